@@ -1,0 +1,7 @@
+import { defineConfig } from "drizzle-kit";
+
+export default defineConfig({
+  dialect: "postgresql",
+  schema: ["./src/data/schema.ts", "./src/data/schema-sign-in.ts"],
+  out: "./src/data/migrations",
+});

@@ -1,0 +1,65 @@
+import { sql } from "drizzle-orm";
+import { z } from "zod";
+import { addSlip } from "../../core/tasks/decisions/add-slip";
+import { backToSort, brushOff, goesTo, nothingToDo } from "../../core/tasks/decisions/deal-with";
+import { keepSlips } from "../../core/tasks/decisions/keep-slips";
+import { rowsOf } from "../../data/rows";
+import { define } from "../act";
+import { areKnown, conversationFacts, takeIds, takeNumbers } from "../facts";
+import { due, id, owner, priority, text } from "../inputs";
+
+const aboutConversation = z.object({ conversationId: id });
+
+export const keep = define({
+  name: "keep",
+  input: z.object({ conversationId: id, slipIds: z.array(id).min(1).max(100) }),
+  async load(db, actor, input) {
+    const facts = await conversationFacts(db, actor, input.conversationId);
+    const count = facts?.slips.filter((slip) => input.slipIds.includes(slip.id) && slip.state === "proposed").length ?? 0;
+    return facts && { ...facts, numbers: await takeNumbers(db, count), ids: takeIds(count) };
+  },
+  decide: (facts, input, now) => keepSlips(facts, input, now),
+});
+
+export const brushOffSlip = define({
+  name: "brush off",
+  input: z.object({ conversationId: id, slipId: id }),
+  load: (db, actor, input) => conversationFacts(db, actor, input.conversationId),
+  decide: (facts, input, now) => brushOff(facts, input, now),
+});
+
+export const nothing = define({
+  name: "nothing to do",
+  input: aboutConversation,
+  load: (db, actor, input) => conversationFacts(db, actor, input.conversationId),
+  decide: (facts, _input, now) => nothingToDo(facts, now),
+});
+
+export const back = define({
+  name: "back to Sort",
+  input: aboutConversation,
+  load: (db, actor, input) => conversationFacts(db, actor, input.conversationId),
+  decide: (facts, _input, now) => backToSort(facts, now),
+});
+
+export const goes = define({
+  name: "goes to",
+  input: z.object({ conversationId: id, projectId: id.nullable() }),
+  async load(db, actor, input) {
+    return (await areKnown(db, actor, input)) ? conversationFacts(db, actor, input.conversationId) : null;
+  },
+  decide: (facts, input) => goesTo(facts, input),
+});
+
+export const add = define({
+  name: "add slip",
+  input: z.object({ conversationId: id, letterId: id, start: z.int().nullable(), end: z.int().nullable(), title: text, owner, due, priority }),
+  async load(db, actor, input) {
+    const facts = await conversationFacts(db, actor, input.conversationId);
+    const [letter] = await rowsOf<{ length: number }>(db, sql`select length(text) as length from letter where id = ${input.letterId} and conversation_id = ${input.conversationId}`);
+    const isKnown = await areKnown(db, actor, input.owner.side === "ours" ? { personId: input.owner.personId } : { correspondentId: input.owner.correspondentId });
+    return facts && letter && isKnown ? { id: takeIds(1)[0]!, conversationId: facts.conversationId, projectId: facts.conversationProjectId, textLength: letter.length } : null;
+  },
+  decide: (facts, input) =>
+    addSlip(facts, { title: input.title, passage: { letterId: input.letterId, start: input.start, end: input.end }, owner: input.owner, due: input.due, priority: input.priority }),
+});

@@ -1,0 +1,106 @@
+import { sql } from "drizzle-orm";
+import type { ActName } from "../core/tasks/history-words";
+import type { Refusal } from "../core/tasks/outcome";
+import { refusalWords } from "../core/tasks/refusal-words";
+import type { Database } from "../data/engine/database";
+import { newId } from "../data/ids";
+import { rowsOf } from "../data/rows";
+import { history } from "../data/schema";
+import type { Actor, AnyAct } from "./act";
+import { changeSlip, changeTask } from "./deeds/field-acts";
+import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
+import { comment, make } from "./deeds/task-acts";
+import { undoAct } from "./deeds/undo-act";
+import { tellScreens } from "./tell-screens";
+import { writeRows } from "./write-rows";
+
+/** Every act by its name. A name of the history without an act does not compile. */
+const ACTS: Readonly<Record<ActName, AnyAct>> = {
+  keep,
+  "brush off": brushOffSlip,
+  "nothing to do": nothing,
+  "back to Sort": back,
+  "goes to": goes,
+  "change slip": changeSlip,
+  "add slip": add,
+  "make task": make,
+  "change task": changeTask,
+  comment,
+  undo: undoAct,
+};
+
+/** What comes of an act: the entry of the history (null where nothing had to change), and the references of new tasks. */
+export type Performed =
+  | { readonly ok: true; readonly entryId: string | null; readonly made: readonly { id: string; reference: string; slug: string }[]; readonly about: readonly string[] }
+  | { readonly ok: false; readonly refusal: Refusal; readonly says: string };
+
+class Refused extends Error {
+  constructor(readonly refusal: Refusal) {
+    super(refusal.code);
+  }
+}
+
+function isActName(name: string): name is ActName {
+  return Object.hasOwn(ACTS, name);
+}
+
+/**
+ * The one door: checks the input, loads the facts the actor may see, decides, writes, adds the history entry, all in one
+ * transaction, and then tells open screens. `key` names a call that may arrive twice: it happens once, and the second
+ * call gets the answer of the first.
+ */
+export async function perform(db: Database, actor: Actor, name: string, input: unknown, key: string | null = null): Promise<Performed> {
+  if (!isActName(name)) return refusal({ code: "invalid", why: "There is no such act." });
+  const fullKey = key ? `${actor.personId}:${key}` : null;
+  const earlier = fullKey ? await performedBefore(db, fullKey) : null;
+  if (earlier) return earlier;
+  try {
+    const performed = await db.transaction(async (tx) => {
+      const answer = await ACTS[name].run(tx, actor, input);
+      if ("wrongInput" in answer) throw new Refused({ code: "invalid", why: `This could not be understood (${answer.wrongInput}). Nothing was changed.` });
+      const { outcome } = answer;
+      if (!outcome.ok) throw new Refused(outcome.refusal);
+      if (outcome.writes.length === 0) return { ok: true as const, entryId: null, made: [], about: outcome.about };
+      const changes = await writeRows(tx, outcome.writes);
+      const entryId = newId(actor.now);
+      const undoes = name === "undo" ? await undoneEntry(tx, actor, input) : null;
+      await tx.insert(history).values({ id: entryId, act: name, personId: actor.personId, at: new Date(actor.now), changes, about: [...outcome.about], undoes, key: fullKey });
+      return { ok: true as const, entryId, made: await referencesOf(tx, outcome.made ?? []), about: outcome.about };
+    });
+    tellScreens();
+    return performed;
+  } catch (error) {
+    if (error instanceof Refused) return refusal(error.refusal);
+    // Two calls with one key at the same moment: the slower one finds the faster one's entry.
+    const twin = fullKey ? await performedBefore(db, fullKey) : null;
+    if (twin) return twin;
+    throw error;
+  }
+}
+
+function refusal(why: Refusal): Performed {
+  return { ok: false, refusal: why, says: refusalWords(why) };
+}
+
+async function performedBefore(db: Database, key: string): Promise<Performed | null> {
+  const [entry] = await rowsOf<{ id: string; about: string[]; made: string[] | null }>(
+    db,
+    sql`select h.id, h.about, (select jsonb_agg(c->>'id') from jsonb_array_elements(h.changes) c where c->>'row' = 'task' and c->'before' = 'null'::jsonb) as made from history h where h.key = ${key}`,
+  );
+  return entry ? { ok: true, entryId: entry.id, made: await referencesOf(db, entry.made ?? []), about: entry.about } : null;
+}
+
+/** Number of the entry that an undo takes back; asked before the undo itself is written. */
+async function undoneEntry(db: Database, actor: Actor, input: unknown): Promise<number | null> {
+  const entryId = (input as { entryId: string | null }).entryId;
+  const [row] = entryId
+    ? await rowsOf<{ seq: string }>(db, sql`select seq from history where id = ${entryId}`)
+    : await rowsOf<{ seq: string }>(db, sql`select seq from history h where h.person_id = ${actor.personId} and h.undoes is null and not jam_is_undone(h.seq) order by h.seq desc limit 1`);
+  return row ? Number(row.seq) : null;
+}
+
+async function referencesOf(db: Database, ids: readonly string[]): Promise<{ id: string; reference: string; slug: string }[]> {
+  if (ids.length === 0) return [];
+  const rows = await rowsOf<{ id: string; fruit: string; number: number }>(db, sql`select id, fruit, number from task where id in ${[...ids]} order by number`);
+  return rows.map(({ id, fruit, number }) => ({ id, reference: `${fruit} ${number}`, slug: `${fruit}-${number}` }));
+}

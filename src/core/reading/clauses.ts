@@ -1,0 +1,147 @@
+import type { TextPart } from "../letters/letter";
+
+/** A sentence, or the part of one that stands for itself. `text` has its line breaks as single spaces. */
+export interface Clause {
+  readonly start: number;
+  readonly end: number;
+  readonly text: string;
+  /** The name a line begins with ("Mira: …"), or the line that leads into a list. */
+  readonly lead: string | null;
+  readonly isListItem: boolean;
+  /** Number of the paragraph, so that an addressee can hold until the next one. */
+  readonly block: number;
+}
+
+const BULLET = /^\s*(?:[-*•–·]|\(?\d{1,2}[.)]|\(?[a-h]\))\s+/;
+const FAREWELL =
+  /^\s*(?:(?:kind|best|warm|warmest|many thanks and|with (?:kind|best)|friendly)?\s*(?:regards|wishes)|cheers|thanks(?: again| a lot| in advance| so much)?|many thanks|thank you|all the best|best|yours(?: \w+)?|sincerely|bye|take care|see you(?: \w+)?|until then|love|have a (?:good|nice|great|lovely) \w+)\b[\s,.!]*$/i;
+
+interface Block {
+  start: number;
+  end: number;
+  isListItem: boolean;
+  paragraph: number;
+}
+
+/** Paragraphs and list items of a stretch; a farewell ends the letter, since only names and titles follow it. */
+function blocksOf(text: string, part: TextPart): Block[] {
+  const blocks: Block[] = [];
+  let open: Block | null = null;
+  let paragraph = 0;
+  let at = part.start;
+  let previousWasShort = false;
+  while (at < part.end) {
+    const found = text.indexOf("\n", at);
+    const end = found === -1 || found >= part.end ? part.end : found + 1;
+    const line = text.slice(at, end).trimEnd();
+    const isBullet = BULLET.test(line);
+    if (line.trim() === "") {
+      open = null;
+      paragraph += 1;
+    } else if (FAREWELL.test(line) && line.length < 60) {
+      if (isNearEnd(text, end, part.end)) break;
+      open = null;
+    } else if (isBullet || open === null || previousWasShort) {
+      const skip = isBullet ? BULLET.exec(line)![0].length : line.length - line.trimStart().length;
+      open = { start: at + skip, end: at + line.length, isListItem: isBullet, paragraph };
+      blocks.push(open);
+    } else open.end = at + line.length;
+    // A line that ends early and with a full stop or colon was ended on purpose, not folded by the mail program.
+    previousWasShort = /[:;]$/.test(line) || (line.length < 50 && /[.?!,]$/.test(line));
+    at = end;
+  }
+  return blocks;
+}
+
+function isNearEnd(text: string, at: number, end: number): boolean {
+  return text.slice(at, end).trim().split("\n").filter((line) => line.trim() !== "").length <= 6;
+}
+
+const ABBREVIATION = /\b(?:e\.g|i\.e|mr|mrs|ms|dr|st|no|nr|approx|incl|ca|vs|etc|fig|p\.s|tel|ext|ref|dept|co|ltd|inc|a\.m|p\.m|jan|feb|mar|apr|jun|jul|aug|sept?|oct|nov|dec|mon|tues?|wed|thurs?|fri)\.$/i;
+
+/** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
+const CLAUSE_START =
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call)\b)|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/gi;
+
+function sentencesOf(text: string, block: Block): { start: number; end: number }[] {
+  const flat = text.slice(block.start, block.end);
+  const sentences: { start: number; end: number }[] = [];
+  const ends = /[.?!…]+["'”’)]*(?=\s|$)/g;
+  let start = 0;
+  for (const match of flat.matchAll(ends)) {
+    const end = match.index + match[0].length;
+    const soFar = flat.slice(start, end);
+    if (match[0] === "." && (ABBREVIATION.test(soFar) || /^\s+[a-zäöü]/.test(flat.slice(end)) || /(?:^|\s)[A-Z]\.$/.test(soFar))) continue;
+    sentences.push({ start: block.start + start, end: block.start + end });
+    start = end;
+  }
+  if (flat.slice(start).trim() !== "") sentences.push({ start: block.start + start, end: block.end });
+  return sentences;
+}
+
+const VERB_PHRASE =
+  /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|when|what|which|who|where|how)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b)/i;
+
+function clausesOf(text: string, sentence: { start: number; end: number }): { start: number; end: number }[] {
+  const whole = text.slice(sentence.start, sentence.end);
+  const cuts: { at: number; next: number }[] = [];
+  for (const match of whole.replaceAll("\n", " ").matchAll(CLAUSE_START)) {
+    const next = match.index + match[0].length;
+    const rest = whole.slice(next).replaceAll("\n", " ");
+    const before = whole.slice(cuts.at(-1)?.next ?? 0, match.index);
+    // Both sides must be able to stand alone: "if you can and will" is one clause, and so is "could you check and tell me".
+    const standsAlone = /;|–|—|\s-\s/.test(match[0]) || VERB_PHRASE.test(rest);
+    const sameDoer = /\band\b/i.test(match[0]) && /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b/i.test(rest) && /\b(?:could|can|would|will|please|to)\b/i.test(before) && !/\b(?:by|on|before)\s+\w+\s*$/i.test(before);
+    if (standsAlone && !sameDoer && before.trim().split(/\s+/).length >= 3 && rest.trim().split(/\s+/).length >= 3) cuts.push({ at: match.index, next });
+  }
+  const pieces: { start: number; end: number }[] = [];
+  let start = 0;
+  for (const cut of cuts) {
+    pieces.push({ start: sentence.start + start, end: sentence.start + cut.at });
+    start = cut.next;
+  }
+  pieces.push({ start: sentence.start + start, end: sentence.end });
+  return pieces;
+}
+
+function trimmed(text: string, piece: { start: number; end: number }): { start: number; end: number } {
+  let { start, end } = piece;
+  while (start < end && /\s/.test(text[start]!)) start += 1;
+  while (end > start && /\s/.test(text[end - 1]!)) end -= 1;
+  return { start, end };
+}
+
+const SALUTATION = /^(?:hi|hello|hallo|dear|hey|morning|good (?:morning|afternoon|evening)|afternoon|evening|greetings|moin)\b[^.?!]{0,60}[,!.:–-]?$/i;
+
+/** Clauses beyond this many in one letter are left unread: nobody asks for more in a letter. */
+const MOST_CLAUSES = 600;
+
+/** Cuts the new parts of a letter into clauses, in the order of the text; greeting and farewell are left out. */
+export function clausesIn(text: string, parts: readonly TextPart[]): Clause[] {
+  const clauses: Clause[] = [];
+  let block = 0;
+  for (const part of parts) {
+    if (part.kind !== "new") continue;
+    let listLead: string | null = null;
+    for (const piece of blocksOf(text, part)) {
+      block += 1;
+      if (!piece.isListItem) listLead = null;
+      for (const sentence of sentencesOf(text, piece)) {
+        const flat = text.slice(sentence.start, sentence.end).replace(/\s+/g, " ").trim();
+        if (flat.length < 3 || SALUTATION.test(flat)) continue;
+        if (!piece.isListItem && flat.endsWith(":")) {
+          listLead = flat;
+          continue;
+        }
+        for (const clause of clausesOf(text, sentence)) {
+          const { start, end } = trimmed(text, clause);
+          const words = text.slice(start, end).replace(/\s+/g, " ");
+          if (words.length < 3) continue;
+          clauses.push({ start, end, text: words, lead: piece.isListItem ? listLead : null, isListItem: piece.isListItem, block });
+          if (clauses.length >= MOST_CLAUSES) return clauses;
+        }
+      }
+    }
+  }
+  return clauses;
+}

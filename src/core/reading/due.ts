@@ -1,0 +1,24 @@
+import type { FoundDate } from "../time/dates-in-words";
+import type { DueFound, SlipKind } from "./slip";
+
+const DUE_LEAD = /\b(?:by|before|until|till|due|no later than|not later than|latest|on|for|this|at|in time for|ready for|within|from|,)\s*(?:the|at the latest|latest)?\s*$/i;
+
+/** Words before a date that make it the day of something else: "the opening on 4 May", "the letter of the 3rd". */
+const EVENT_LEAD = /\b(?:opening|meeting|visit|event|fair|concert|course|workshop|inspection|party|wedding|show|delivery|holiday|conference|training|launch|closing|open day|walk ?round|appointment|lesson|exam|match|festival|board|council|session|interview|trip|dated|letter|mail|invoice|order|quote|quotation|minutes|drawing|version|since|from|starts?|starting|begins?|opens?|closes?|meets?|happens?|takes place|arrives?|leaves?|away)\s+(?:is |are |of |on |at |until |till |from )?(?:the )?$/i;
+
+const READY_FOR = /\b(?:ready|done|finished|complete|in place|in time|here|there|delivered|printed|sent|with (?:us|me|them))\b.{0,40}\b(?:for|by|before|at|on)\b/i;
+
+/** The day by which a clause wants something done, from the dates found in it; the last correction counts alone. */
+export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[]): DueFound | null {
+  if (kind === "trouble" || /\bevery (?:day|morning|week|month|mon|tues|wednes|thurs|fri)/i.test(text)) return null;
+  const usable = dates.filter((date) => {
+    const lead = text.slice(0, date.start);
+    if (EVENT_LEAD.test(lead) && !/\bby\s*(?:the )?$/i.test(lead) && !READY_FOR.test(lead)) return false;
+    if (kind === "question") return /\b(?:by|before|until)\s*(?:the )?$/i.test(lead) || date.rule === "words of haste";
+    return true;
+  });
+  const corrected = /\b(?:scrap that|make (?:it|that)|or rather|no, |sorry, |i mean)\b/i.exec(text);
+  const candidates = corrected ? usable.filter((date) => date.start > corrected.index) : usable;
+  const best = candidates.find((date) => DUE_LEAD.test(text.slice(0, date.start))) ?? candidates[0] ?? usable[0];
+  return best ? { day: best.day, time: best.time, others: best.others, words: best.words } : null;
+}

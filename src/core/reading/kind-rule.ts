@@ -1,0 +1,42 @@
+import type { Clause } from "./clauses";
+import type { People, Person, SlipKind } from "./slip";
+
+/** What a rule may look at beside the clause itself. */
+export interface LetterGround {
+  readonly writer: Person | null;
+  readonly to: readonly Person[];
+  readonly people: People;
+}
+
+/** A rule that says what kind of passage a clause is; the first that answers wins. */
+export interface KindRule {
+  readonly name: string;
+  find(clause: Clause, ground: LetterGround): SlipKind | "nothing" | null;
+}
+
+/** First names and nicknames by which a person may be called, whole words, lower case. */
+export function namesOf(person: Person): string[] {
+  const [first] = person.name.split(/\s+/);
+  return [person.name, first ?? "", ...(person.nicknames ?? [])].filter((name) => name.length > 1).map((name) => name.toLowerCase());
+}
+
+/** Everybody named in a text, in the order of the text. A first name that two people share names neither. */
+export function namedIn(text: string, people: readonly Person[]): { person: Person; at: number; end: number }[] {
+  const lower = text.toLowerCase();
+  const found: { person: Person; at: number; end: number }[] = [];
+  for (const person of people) {
+    for (const name of namesOf(person)) {
+      const at = new RegExp(`(?<![\\p{L}@.-])${escape(name)}(?![\\p{L}@-])`, "u").exec(lower)?.index ?? -1;
+      if (at === -1 || found.some((other) => other.person.id === person.id && other.at === at)) continue;
+      found.push({ person, at, end: at + name.length });
+    }
+  }
+  const longest = found.filter((one) => !found.some((other) => other !== one && other.at === one.at && other.end > one.end));
+  return longest
+    .filter((one) => !longest.some((other) => other.person.id !== one.person.id && other.at === one.at && other.end === one.end))
+    .sort((a, b) => a.at - b.at || b.end - a.end);
+}
+
+function escape(text: string): string {
+  return text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
+}

@@ -1,0 +1,113 @@
+import type { Letter, TextPart } from "../letters/letter";
+import { findDates } from "../time/dates-in-words";
+import { PLAIN_WEEK, type WorkingCalendar } from "../time/day";
+import type { Moment } from "../time/moment";
+import { type Clause, clausesIn } from "./clauses";
+import { dueOf } from "./due";
+import type { KindRule, LetterGround } from "./kind-rule";
+import { calledAt, ownerOf } from "./owner";
+import { priorityOf } from "./priority";
+import { ask } from "./rules/ask";
+import { nothing } from "./rules/nothing";
+import { promise } from "./rules/promise";
+import { question } from "./rules/question";
+import { trouble } from "./rules/trouble";
+import type { FoundSlip, People, Person, SlipKind } from "./slip";
+import { titleOf } from "./title";
+
+/** In the order in which they are asked; the first that answers wins. */
+const KIND_RULES: readonly KindRule[] = [
+  nothing, // first: courtesy and releases look like asks
+  ask, // an ask put as a question is an ask
+  question,
+  promise,
+  trouble, // last: a clause that asks or promises is that first
+];
+
+/** Slips proposed from one letter at the most; a letter that seems to ask for more is a list to be read, not sorted. */
+const MOST_SLIPS = 40;
+
+/** Characters of new text that are read. */
+const MOST_TEXT_READ = 60_000;
+
+/** Settings of the organisation that reading needs. */
+export interface ReadingSettings {
+  readonly calendar: WorkingCalendar;
+  readonly figures: "dmy" | "mdy";
+}
+
+export const PLAIN_READING: ReadingSettings = { calendar: PLAIN_WEEK, figures: "dmy" };
+
+function personFor(address: string, people: People): Person | null {
+  return people.team.find((p) => p.address === address) ?? people.outside.find((p) => p.address === address) ?? null;
+}
+
+function groundOf(letter: Letter, people: People): LetterGround {
+  const known = (who: { name: string; address: string }): Person => personFor(who.address, people) ?? { id: who.address, name: who.name || who.address, address: who.address };
+  return { writer: letter.from ? known(letter.from) : null, to: letter.to.slice(0, 20).map(known), people };
+}
+
+/** The parts to read: new text; the forwarded letter only where its forwarder adds nothing of their own. */
+function partsToRead(letter: Letter): TextPart[] {
+  const fresh = letter.parts.filter((part) => part.kind === "new");
+  const own = fresh.map((part) => letter.text.slice(part.start, part.end)).join(" ").trim();
+  const forwarded = letter.parts.filter((part) => part.kind === "forwarded");
+  const addsNothing = own === "" || (own.length < 80 && /^(?:(?:hi|hello)\b[^.\n]*[,\n]\s*)?(?:see below|fyi|for (?:your )?information|please handle|as discussed|below|for you)?[.,!\s]*(?:please handle|see below|fyi)?[.!\s]*(?:\p{Lu}[\p{L}]+)?$/iu.test(own));
+  if (forwarded.length === 0 || !addsNothing) return fresh.map(capped);
+  return forwarded.map((part) => ({ ...capped(part), kind: "new" as const, start: part.start + headerLength(letter.text.slice(part.start, part.end)) }));
+}
+
+function capped(part: TextPart): TextPart {
+  return { ...part, end: Math.min(part.end, part.start + MOST_TEXT_READ) };
+}
+
+function headerLength(text: string): number {
+  const block = /^(?:.*\n)?(?:\s*\n)*(?:\s*\*?[A-Z][\w-]{1,12}\s*:.*\n)+/.exec(text);
+  return block ? block[0].length : (text.indexOf("\n") + 1 || 0);
+}
+
+function kindOf(clause: Clause, ground: LetterGround): { kind: SlipKind; reason: string } | null {
+  for (const rule of KIND_RULES) {
+    const kind = rule.find(clause, ground);
+    if (kind === "nothing") return null;
+    if (kind) return { kind, reason: rule.name };
+  }
+  return null;
+}
+
+/**
+ * What a letter asks of whom, by when: passages of its new text as proposed slips, in the order of the text.
+ * Dates count from the letter's own Date in the writer's zone, given as `from`. Machines' letters ask nothing. Never throws
+ * on foreign text.
+ */
+export function readLetter(letter: Letter, people: People, from: Moment, settings: ReadingSettings = PLAIN_READING): FoundSlip[] {
+  if (letter.automatic) return [];
+  const ground = groundOf(letter, people);
+  const everyone = [...people.team, ...people.outside];
+  const isUrgentLetter = letter.isUrgent || priorityOf(letter.subject) === "high";
+  const slips: FoundSlip[] = [];
+  let addressee: { person: Person; block: number } | null = null;
+  for (const clause of clausesIn(letter.text, partsToRead(letter))) {
+    const called = calledAt(clause.text, everyone) ?? (clause.lead ? calledAt(clause.lead, everyone) : null);
+    if (called) addressee = { person: called, block: clause.block };
+    else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
+    const found = kindOf(clause, ground);
+    if (!found || slips.length >= MOST_SLIPS) continue;
+    const dates = findDates(clause.text, from, settings.calendar, settings.figures);
+    const leadDates = clause.lead && dates.length === 0 ? findDates(clause.lead, from, settings.calendar, settings.figures) : [];
+    const due = dueOf(found.kind, clause.text, dates) ?? (leadDates.length > 0 ? dueOf(found.kind, clause.lead!, leadDates) : null);
+    const said = priorityOf(clause.text);
+    const owner = ownerOf(found.kind, clause, addressee?.person ?? null, ground);
+    slips.push({
+      kind: found.kind,
+      start: clause.start,
+      end: clause.end,
+      title: titleOf(found.kind, clause.text, ground.writer, due && dates.length > 0 ? due.words : null),
+      owner: owner && owner.address !== "" ? owner.address : null,
+      due,
+      priority: said === "normal" && isUrgentLetter && found.kind === "ask" ? "high" : said,
+      reason: found.reason,
+    });
+  }
+  return slips;
+}

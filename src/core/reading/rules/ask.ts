@@ -1,0 +1,63 @@
+import type { Clause } from "../clauses";
+import { type KindRule, namedIn } from "../kind-rule";
+import { taggedWords } from "../words";
+
+const LEAD_IN = /^(?:(?:and|but|so|also|then|ok|okay|right|well|now|first|second|secondly|third|finally|next|otherwise|in the meantime|meanwhile|before that|after that|for now|next time|today|tomorrow|on (?:mon|tues|wednes|thurs|fri)day|before you \w+|when you (?:can|have|get|are)[^,]*|if (?:you can|possible|not|so|it is[^,]*)|one (?:more )?thing|p\.?s\.?)[,:.]?\s+)+/i;
+
+/** The clause without words that only lead into it, and without a name that is called at its head ("Anton, …"). */
+export function bareClause(text: string): string {
+  return text.replace(/^[A-Z][\p{L}'-]+(?: and [A-Z][\p{L}'-]+)?\s*[,:–-]\s+(?=\S)/u, "").replace(LEAD_IN, "").trim();
+}
+
+const POLITE =
+  /\b(?:could|can|would|will) (?:you|someone|somebody|anyone|one of you|we|they)\b(?! (?:believe|imagine|be (?:there|away|coming|at)|have (?:heard|seen)|like (?:me|us|a)\b))|\bwould (?:you mind|it be possible)|\b(?:any|is there (?:any|a)) chance (?:of|you|that|to)|\bdo you think you could|\b(?:wonder(?:ing|ed)?|see) (?:if|whether) you (?:could|can|would|might)|\b(?:grateful|great|good|nice|lovely|helpful|help(?: us| me)?(?: a lot)?|kind|appreciate(?: it)?|obliged|glad) if (?:you|someone|somebody|we|the|it|they|[A-Z]\w+)\b|\bmay i (?:ask|trouble|remind) you to|\bcan i (?:have|get|ask you)|\bcould (?:i|we) (?:have|get)|\bi (?:must|would like to|need to|have to)? ?ask (?:you|that|for)\b/i;
+
+const NEED =
+  /\b(?:i|we|they)(?:['’]ll| will| still| also| really| do| would| urgently| just| now| both| all)* (?:need|require|want)\b(?! to (?:say|thank|let you know|add|apologise|stress|mention|tell you))|\b(?:i|we)(?:['’]d| would)(?: also| really)? (?:like|love|want|prefer|appreciate)\b(?! to (?:know|thank|say|hear from|invite|add|apologise|point out|see how|congratulate))|\b(?:is|are) (?:still )?(?:needed|required|wanted|outstanding|due)\b|\b(?:still|now) (?:waiting|missing)\b|\bwe(?:['’]re| are)(?: still)? (?:waiting|missing|short of) (?:for|on|your|the)?|\bi(?:['’]m| am) (?:still )?(?:waiting|missing) |\bthere(?:['’]s| is| are) still .{3,60} (?:to do|to come|missing)\b/i;
+
+const OBLIGATION =
+  /\b(?:must|has to|have to|needs to|need to|ought to|should|will have to|will need to|is to|are to|has got to)\s+(?:please |also |now |all |both |first |not |still |really )*(?:be (?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at|in\b|aware|a\b|an\b|the\b|here|careful|all right)\w+|(?!be\b|have been|have had|have said|not be|say|admit|confess|wait and see|do with|mean|suffice|help|know|apply)\w+)|\bneeds (?:\w+ing|a|an|the|your|another)\b|\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary) (?:that|to)\b/i;
+
+const ACTION_NAME = /^(?:action|todo|to do|ap)\b\s*[:–-]/i;
+const PLEASE = /(?:^|[,\s(])(?:please|kindly|pls|plz)\b[\s,]+(?!find|note|see (?:attached|below|enclosed)|accept|excuse|feel|don['’]t hesitate|do not hesitate|be (?:aware|advised|assured))(?=\w+)/i;
+const PROMISED_BY = /\b(?:promised|was going to|was supposed to|said (?:he|she|they) (?:would|['’]d)|offered to|agreed to|owes? (?:me|us|them))\b/i;
+const STATEMENT_START = /^(?:i|we|he|she|it|they|there|this|that|these|those|the|a|an|my|our|your|his|her|their|if|when|as|since|because|although|while|yes|no|not|thank|thanks|sorry|welcome|nothing|everything|all|both)\b/i;
+
+/** Verbs that look like nouns to a tagger when a sentence begins with them; from everyday letters, not from a list of anybody's. */
+const BARE_VERBS =
+  /^(?:add|agree|answer|arrange|ask|assign|attach|book|bring|call|cancel|change|chase|check|circulate|clean|clear|close|collect|compare|complete|confirm|contact|copy|correct|cut|deliver|do|double-check|draft|draw|drop|email|empty|ensure|explain|file|fill|finalise|finish|fit|fix|follow|forward|get|give|hand|hold|invite|invoice|keep|leave|let|list|load|look|mail|make|mark|measure|meet|move|note down|order|pack|paint|pass|pay|phone|pick|plan|post|prepare|price|print|put|quote|raise|read|remember|remind|remove|rename|replace|reply|report|request|reserve|return|review|revise|ring|rewrite|scan|schedule|send|set|share|ship|show|sign|sort|speak|start|stop|store|submit|switch|take|talk|tell|test|tidy|try|turn|update|upload|use|wait|water|warn|weigh|write)\b/i;
+
+function isImperative(text: string): boolean {
+  if (STATEMENT_START.test(text) || text.endsWith("?")) return false;
+  if (/^(?:do not|don['’]t|never|always|just|simply|kindly)\s+\w+/i.test(text)) return !/^(?:just|simply|always|never) (?:a|an|the|to|as|in|for)\b/i.test(text);
+  const [first, second] = taggedWords(text);
+  if (!first || text.split(/\s+/).length < 2) return false;
+  if (BARE_VERBS.test(text)) return !/^\w+(?:s|ed|ing)\b/.test(first.word) && !(second && /^(?:is|are|was|were|has|have|had|will|of|and|for|from|on)$/i.test(second.word) && second.word.toLowerCase() !== "for" && second.word.toLowerCase() !== "on");
+  return first.tag === "VERB" && !/(?:ed|ing|s)$/i.test(first.word) && second !== undefined && /^(?:DET|PRON|NOUN|PROPN|ADV|ADP|ADJ|PART|NUM)$/.test(second.tag);
+}
+
+/** A named colleague who "will" do something: the writer gives it to them, or to themselves where it is the writer. */
+function isAboutColleague(clause: Clause, others: readonly { at: number; end: number }[]): boolean {
+  return others.some((name) => /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(clause.text.slice(name.end)));
+}
+
+/** Asks: what somebody is wanted to do. */
+export const ask: KindRule = {
+  name: "ask",
+  find(clause, ground) {
+    const bare = bareClause(clause.text);
+    if (ACTION_NAME.test(clause.text)) return "ask";
+    const others = namedIn(clause.text, ground.people.team).filter(({ person }) => person.id !== ground.writer?.id);
+    if (others.length > 0 && (PROMISED_BY.test(clause.text) || isAboutColleague(clause, others)) && !/\bif\b/i.test(clause.text.slice(0, 3))) return "ask";
+    if (others.some(({ at, end }) => at <= 8 && /^\s*[:–—-]\s|^,\s/.test(clause.text.slice(end))) && isImperative(bare)) return "ask";
+    if (clause.lead && /\b(?:please|could|can|would|need|require|send|asks?|action|to do|following)\b/i.test(clause.lead) && !/\bwe (?:have|did|can offer)\b/i.test(clause.lead)) return clause.text.endsWith("?") && !POLITE.test(clause.text) ? "question" : "ask";
+    if (PLEASE.test(clause.text)) return "ask";
+    if (POLITE.test(clause.text) && !/^(?:i|we) (?:was|were) told\b/i.test(bare)) return "ask";
+    if (/\?$/.test(clause.text)) return null;
+    if (/^(?:i|we) (?:will|shall|am going|have to|must|need to|should|want to)\b/i.test(bare) && !/^we (?:must|need to|should|have to)\b/i.test(bare)) return null;
+    if (isImperative(bare)) return "ask";
+    if (/\b(?:if|whether|unless) (?:we|you|it|they)\b/i.test(bare.slice(0, 14))) return null;
+    if (NEED.test(clause.text) || OBLIGATION.test(bare)) return /\b(?:did|had|was|were|used to|would have|should have|could have)\s+(?:to|need)?/i.test(bare.slice(0, 30)) ? null : "ask";
+    return null;
+  },
+};

@@ -1,0 +1,45 @@
+import type { Day } from "../time/day";
+
+/** What a passage is, in the order in which a kind wins where several fit. */
+export const SLIP_KINDS = ["ask", "question", "promise", "trouble"] as const;
+export type SlipKind = (typeof SLIP_KINDS)[number];
+
+/** The four priorities, as iCalendar has them (RFC 5545 section 3.8.1.9): 1, 2–4, 5, 6–9. */
+export const PRIORITIES = ["top", "high", "normal", "low"] as const;
+export type Priority = (typeof PRIORITIES)[number];
+
+/** Somebody a letter can mean: of the team, or outside. `address` is lower case. */
+export interface Person {
+  readonly id: string;
+  readonly name: string;
+  readonly address: string;
+  readonly nicknames?: readonly string[];
+}
+
+/** Everybody who may be meant, and which side they are on. */
+export interface People {
+  readonly team: readonly Person[];
+  readonly outside: readonly Person[];
+}
+
+/** A due day read from a letter: what was said, and what else it could mean. */
+export interface DueFound {
+  readonly day: Day;
+  readonly time: string | null;
+  readonly others: readonly Day[];
+  readonly words: string;
+}
+
+/** A proposed slip with its passage. `start` and `end` count characters of the letter's text. */
+export interface FoundSlip {
+  readonly kind: SlipKind;
+  readonly start: number;
+  readonly end: number;
+  readonly title: string;
+  /** Address of who has to act; null where nobody is named or addressed alone. */
+  readonly owner: string | null;
+  readonly due: DueFound | null;
+  readonly priority: Priority;
+  /** The rule that found it, in words: "because: …". */
+  readonly reason: string;
+}

@@ -1,0 +1,75 @@
+import type { Priority } from "../../reading/slip";
+import { isDay } from "../../time/day";
+import { isZone } from "../../time/moment";
+import { invalid, type Outcome, refused, type RowValues } from "../outcome";
+import { dueColumns, ownerColumns } from "../row";
+import { type Due, type Owner, type TaskState, tidyTitle } from "../task";
+
+/** The fields that can be changed in place, one at a time, so that two people changing two of them do not collide. */
+export type FieldChange =
+  | { readonly field: "title"; readonly to: string }
+  | { readonly field: "owner"; readonly to: Owner }
+  | { readonly field: "due"; readonly to: Due | null }
+  | { readonly field: "priority"; readonly to: Priority }
+  | { readonly field: "project"; readonly to: { projectId: string | null; workstreamId: string | null } }
+  | { readonly field: "state"; readonly to: TaskState };
+
+/** A row whose fields are changed. `shown` gives the value of a field as the screens say it, to compare and to report. */
+export interface FieldFacts {
+  readonly row: "task" | "slip";
+  readonly id: string;
+  readonly about: readonly string[];
+  readonly isOpen: boolean;
+  /** The columns as they are now. */
+  readonly now: RowValues;
+  readonly lastChangedBy: string;
+  /** Names for ids, to say what somebody else has put there. */
+  say(field: FieldChange["field"], columns: RowValues): string;
+}
+
+/** The columns that a change writes, or why it cannot be. */
+export function columnsOf(change: FieldChange): { ok: true; columns: RowValues } | { ok: false; why: string } {
+  switch (change.field) {
+    case "title": {
+      const tidy = tidyTitle(change.to);
+      return tidy.ok ? { ok: true, columns: { title: tidy.title } } : tidy;
+    }
+    case "owner":
+      return { ok: true, columns: ownerColumns(change.to) };
+    case "due":
+      if (change.to && (!isDay(change.to.day) || !isZone(change.to.zone))) return { ok: false, why: `There is no ${change.to.day}. The due date stays as it was.` };
+      return { ok: true, columns: dueColumns(change.to) };
+    case "priority":
+      return { ok: true, columns: { priority: change.to } };
+    case "project":
+      return { ok: true, columns: change.to };
+    case "state":
+      return { ok: true, columns: { state: change.to } };
+  }
+}
+
+/**
+ * Changes one field of a task or slip. `was` holds the columns as the person saw them: where somebody else has changed
+ * them since, the change is refused with both values, so that nobody's word is lost unseen.
+ */
+export function changeField(facts: FieldFacts, change: FieldChange, was: RowValues | null, now: string): Outcome {
+  if (!facts.isOpen) return invalid("This slip has been dealt with; change the task instead.");
+  const columns = columnsOf(change);
+  if (!columns.ok) return invalid(columns.why);
+  const differs = was && Object.keys(columns.columns).some((key) => key in was && was[key] !== facts.now[key] && facts.now[key] !== columns.columns[key]);
+  if (differs) {
+    return refused({ code: "changed meanwhile", by: facts.lastChangedBy, what: change.field, yours: facts.say(change.field, columns.columns), theirs: facts.say(change.field, facts.now) });
+  }
+  const values: RowValues = {
+    ...columns.columns,
+    ...(facts.row === "task" && change.field === "owner" ? taskSide(change.to) : {}),
+    ...(facts.row === "task" ? { changedAt: now } : {}),
+    ...(change.field === "state" ? { finishedAt: change.to === "done" || change.to === "called off" ? now : null } : {}),
+  };
+  if (Object.entries(columns.columns).every(([key, value]) => facts.now[key] === value)) return { ok: true, writes: [], about: facts.about };
+  return { ok: true, writes: [{ row: facts.row, id: facts.id, isNew: false, values }], about: facts.about };
+}
+
+function taskSide(owner: Owner): RowValues {
+  return owner.side === "ours" ? { side: "ours" } : { side: "theirs" };
+}

@@ -1,0 +1,70 @@
+import { type Outcome, invalid, refused, type Write } from "../outcome";
+import { fruitOf } from "../reference";
+import { dueColumns, ownerColumns } from "../row";
+import type { SlipFacts } from "../task";
+
+/** What keeping slips is decided on. `numbers` and `ids` are handed out for the tasks to come, one for each slip to keep. */
+export interface KeepFacts {
+  readonly conversationId: string;
+  readonly conversationProjectId: string | null;
+  /** Every slip of the conversation. */
+  readonly slips: readonly SlipFacts[];
+  readonly numbers: readonly number[];
+  readonly ids: readonly string[];
+  /** Who a wait is for: the person who keeps the promise. */
+  readonly actorId: string;
+}
+
+/**
+ * Keeps slips as tasks: each gets its owner, due, priority and passage, and a slip whose owner is outside becomes a wait.
+ * When no slip of the conversation is left open, the conversation is dealt with.
+ */
+export function keepSlips(facts: KeepFacts, input: { slipIds: readonly string[] }, now: string): Outcome {
+  const wanted = facts.slips.filter((slip) => input.slipIds.includes(slip.id));
+  if (wanted.length < new Set(input.slipIds).size) return refused({ code: "not found" });
+  const open = wanted.filter((slip) => slip.state === "proposed");
+  if (open.length === 0) return invalid("Somebody has dealt with this already; nothing was made twice.");
+  const writes: Write[] = [];
+  for (const [i, slip] of open.entries()) {
+    const number = facts.numbers[i]!;
+    const id = facts.ids[i]!;
+    writes.push({
+      row: "task",
+      id,
+      isNew: true,
+      values: {
+        fruit: fruitOf(number),
+        number,
+        title: slip.title,
+        side: slip.owner.side,
+        ...ownerColumns(slip.owner),
+        // A wait has somebody here who waits.
+        ...(slip.owner.side === "theirs" ? { ownerId: facts.actorId } : {}),
+        ...dueColumns(slip.due),
+        priority: slip.priority,
+        state: "to begin",
+        projectId: slip.projectId ?? facts.conversationProjectId,
+        workstreamId: slip.workstreamId,
+        conversationId: facts.conversationId,
+        letterId: slip.passage.letterId,
+        start: slip.passage.start,
+        end: slip.passage.end,
+        kind: slip.kind,
+        createdAt: now,
+        createdBy: facts.actorId,
+        changedAt: now,
+        finishedAt: null,
+      },
+    });
+    writes.push({ row: "slip", id: slip.id, isNew: false, values: { state: "kept", taskId: id } });
+  }
+  const left = facts.slips.filter((slip) => slip.state === "proposed" && !open.includes(slip));
+  if (left.length === 0) writes.push(dealtWith(facts.conversationId, "kept", facts.actorId, now));
+  const made = open.map((_slip, i) => facts.ids[i]!);
+  return { ok: true, writes, about: [facts.conversationId, ...made], made };
+}
+
+/** The write that takes a conversation out of Sort. */
+export function dealtWith(conversationId: string, outcome: "kept" | "nothing to do", actorId: string, now: string): Write {
+  return { row: "conversation", id: conversationId, isNew: false, values: { place: "dealt with", outcome, dealtAt: now, dealtBy: actorId } };
+}

@@ -1,0 +1,86 @@
+import { namedIn } from "../reading/kind-rule";
+import type { Person, Priority } from "../reading/slip";
+import { findDates } from "../time/dates-in-words";
+import type { Day, WorkingCalendar } from "../time/day";
+import type { Moment } from "../time/moment";
+
+/** How one plain line was understood: "Price for cedar, for Kofi by Wednesday, high". */
+export interface ReadLine {
+  readonly title: string;
+  readonly ownerId: string | null;
+  readonly due: { readonly day: Day; readonly time: string | null } | null;
+  readonly priority: Priority;
+  readonly projectId: string | null;
+}
+
+const PRIORITY_WORDS: readonly (readonly [RegExp, Priority])[] = [
+  [/[,;]?\s*\b(?:top priority|top)\s*$/i, "top"],
+  [/[,;]?\s*\b(?:high priority|high|urgent(?:ly)?)\s*$/i, "high"],
+  [/[,;]?\s*\b(?:low priority|low|no (?:rush|hurry))\s*$/i, "low"],
+  [/[,;]\s*\b(?:normal priority|normal)\s*$/i, "normal"],
+];
+
+/** A name that the line knows a project by. */
+export interface NamedProject {
+  readonly id: string;
+  readonly name: string;
+}
+
+/**
+ * Reads one line typed for a new task, with the reader of letters, no command words or signs: the owner after "for" or at
+ * the head ("Kofi: …"), the due day anywhere, the priority as the last word, the project by its name after a comma. What
+ * is not understood stays in the title.
+ */
+export function readLine(line: string, team: readonly Person[], projects: readonly NamedProject[], from: Moment, calendar: WorkingCalendar, order: "dmy" | "mdy"): ReadLine {
+  let rest = ` ${line.replace(/\s+/g, " ").trim()} `;
+  let priority: Priority = "normal";
+  let ownerId: string | null = null;
+  let projectId: string | null = null;
+  const cutOut = (start: number, end: number) => {
+    rest = `${rest.slice(0, start).replace(/[\s,;]+$/, "")} ${rest.slice(end).replace(/^[\s]+/, "")}`.replace(/\s+,/g, ",");
+  };
+  for (const [pattern, value] of PRIORITY_WORDS) {
+    const match = pattern.exec(rest.trimEnd());
+    if (match && match.index > 0) {
+      priority = value;
+      rest = `${rest.slice(0, match.index)} `;
+      break;
+    }
+  }
+  for (const project of projects) {
+    const match = new RegExp(`[,;]\\s*(?:in |on )?${project.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}\\s*(?=[,;]|$)`, "i").exec(rest.trimEnd());
+    if (match) {
+      projectId = project.id;
+      cutOut(match.index, match.index + match[0].length);
+      break;
+    }
+  }
+  const date = findDates(rest, from, calendar, order)[0] ?? null;
+  if (date) {
+    const lead = /[\s,;]+(?:(?:is )?(?:due|by|on|before|until|for|this)\s+)*$/i.exec(rest.slice(0, date.start));
+    cutOut(lead ? lead.index : date.start, date.end);
+  }
+  for (const { person, at, end } of namedIn(rest, team)) {
+    const before = rest.slice(0, at);
+    const after = rest.slice(end);
+    const forName = /[\s,;]+(?:for|to|give to|hand to|handed to)\s+$/i.exec(before);
+    const isTail = /^[\s,;.]*$/.test(after) || /^\s*[,;]/.test(after);
+    if (forName && isTail) {
+      ownerId = person.id;
+      cutOut(forName.index, end);
+      break;
+    }
+    if (/^\s*$/.test(before) && /^\s*[:,–-]\s/.test(after)) {
+      ownerId = person.id;
+      rest = after.replace(/^\s*[:,–-]\s+/, "");
+      break;
+    }
+    if (/[,;]\s*$/.test(before) && isTail) {
+      ownerId = person.id;
+      cutOut(at, end);
+      break;
+    }
+  }
+  const title = rest.replace(/^[\s,;:]+|[\s,;:]+$/g, "").replace(/\s*,\s*,/g, ",");
+  return { title: title.charAt(0).toUpperCase() + title.slice(1), ownerId, due: date ? { day: date.day, time: date.time } : null, priority, projectId };
+}

@@ -1,0 +1,64 @@
+import type { Priority, SlipKind } from "../reading/slip";
+import type { Day } from "../time/day";
+
+/** The four states, the same everywhere (iCalendar NEEDS-ACTION, IN-PROCESS, COMPLETED, CANCELLED; RFC 5545 section 3.8.1.11). */
+export const TASK_STATES = ["to begin", "under way", "done", "called off"] as const;
+export type TaskState = (typeof TASK_STATES)[number];
+
+/** A due: a day, perhaps a time, and the zone both are meant in. */
+export interface Due {
+  readonly day: Day;
+  readonly time: string | null;
+  readonly zone: string;
+}
+
+/** Who has a task: one person of the team, somebody outside (a wait), or visibly nobody. */
+export type Owner =
+  | { readonly side: "ours"; readonly personId: string | null }
+  | { readonly side: "theirs"; readonly correspondentId: string };
+
+/** A passage: the exact words of a letter that a task comes from, as characters of its text. */
+export interface Passage {
+  readonly letterId: string;
+  readonly start: number | null;
+  readonly end: number | null;
+}
+
+/** A task as decisions see it. */
+export interface TaskFacts {
+  readonly id: string;
+  readonly title: string;
+  readonly owner: Owner;
+  readonly due: Due | null;
+  readonly priority: Priority;
+  readonly state: TaskState;
+  readonly projectId: string | null;
+  readonly workstreamId: string | null;
+  readonly conversationId: string | null;
+}
+
+/** A slip as decisions see it. */
+export interface SlipFacts {
+  readonly id: string;
+  readonly conversationId: string;
+  readonly passage: Passage;
+  readonly kind: SlipKind;
+  readonly title: string;
+  readonly owner: Owner;
+  readonly due: Due | null;
+  readonly priority: Priority;
+  readonly projectId: string | null;
+  readonly workstreamId: string | null;
+  readonly state: "proposed" | "kept" | "brushed off";
+}
+
+/** Longest title a task may have; a longer text belongs into a comment. */
+export const LONGEST_TITLE = 300;
+
+/** The title with its white space tidied, or why it cannot be one. */
+export function tidyTitle(title: string): { ok: true; title: string } | { ok: false; why: string } {
+  const tidy = title.replace(/\s+/g, " ").trim();
+  if (tidy === "") return { ok: false, why: "A task needs a title. What you had stays as it was." };
+  if (tidy.length > LONGEST_TITLE) return { ok: false, why: `This title has ${tidy.length} characters; ${LONGEST_TITLE} are the most. What you typed is still in the field: put the rest into a comment.` };
+  return { ok: true, title: tidy };
+}

@@ -1,0 +1,164 @@
+import { parse as chronoParse } from "chrono-node/en";
+import { addDays, type Day, dayFrom, daysBetween, type WorkingCalendar } from "./day";
+import type { DateGround, DateReading, DateRule } from "./date-rule";
+import { dayOf, type Moment, timeOf } from "./moment";
+import { dayMonth, dayOfMonth, figures, isoDate, monthDay } from "./rules/explicit-date";
+import { dayAfterTomorrow, endOfMonth, fromNow, haste, inSoMany, today, tomorrow, weekday } from "./rules/near-days";
+import { findTimes } from "./rules/time-of-day";
+import { endOfWeek, isoWeek, nextMonth, nextWeek, partOfMonth } from "./rules/weeks";
+
+/** A day found in a text: where, which, what else it could mean, and the rule that found it. */
+export interface FoundDate {
+  readonly start: number;
+  readonly end: number;
+  readonly words: string;
+  readonly day: Day;
+  readonly time: string | null;
+  readonly others: readonly Day[];
+  readonly rule: string;
+}
+
+/** In the order in which they are asked. Where two find words that overlap, the longer find wins, then the earlier rule. */
+const RULES: readonly DateRule[] = [
+  isoDate, // before figures, which would take a part of it
+  dayMonth,
+  monthDay,
+  figures,
+  dayOfMonth,
+  dayAfterTomorrow, // before tomorrow
+  tomorrow,
+  today,
+  nextWeek, // before weekday and endOfWeek, which know only their half of the words
+  endOfWeek,
+  endOfMonth,
+  partOfMonth,
+  nextMonth,
+  isoWeek,
+  weekday,
+  inSoMany,
+  fromNow,
+  haste,
+];
+
+/** Words before a day that move it: "before the 3rd" means the 2nd at the latest. */
+const BEFORE = /\b(?:(two|three|a|one|\d) (days?|weeks?) )?(before|ahead of|prior to) (?:the |our |your )?(?:\w+ (?:on|of) )?(?:the )?$/i;
+
+function groundOf(from: Moment, calendar: WorkingCalendar, order: "dmy" | "mdy"): DateGround {
+  return { day: dayOf(from), time: timeOf(from), calendar, figures: order };
+}
+
+/**
+ * What chrono-node finds beyond our own rules. It is given the writer's wall clock as if it were the machine's (its
+ * "this week" reads the machine's zone whatever it is told), at noon, where no zone has a gap; only days are taken from it.
+ */
+function byLibrary(text: string, ground: DateGround): { start: number; end: number; reading: DateReading }[] {
+  const [year, month, date] = ground.day.split("-").map(Number) as [number, number, number];
+  return chronoParse(text, new Date(year, month - 1, date, 12), { forwardDate: true }).flatMap((result) => {
+    if (!result.start.isCertain("day") && !result.start.isCertain("weekday")) return [];
+    const day = dayFrom(result.start.get("year") ?? year, result.start.get("month") ?? month, result.start.get("day") ?? date);
+    if (!day || day < ground.day) return [];
+    return [{ start: result.index, end: result.index + result.text.length, reading: { day } }];
+  });
+}
+
+/** Words that put the day into the past: chrono's forward reading would turn them round. */
+const PAST = /\b(?:last|ago|yesterday|since|previous)\b/i;
+
+/**
+ * Every day said in a text, in the order of the text.
+ * `from` is when and where it was written; `order` how the writer orders "3/4". Days that lie in the past in plain words
+ * ("last Friday", "two weeks ago") are left out. Sources: ISO 8601 for figures and weeks; the rest is common practice,
+ * each rule with its own note.
+ */
+export function findDates(text: string, from: Moment, calendar: WorkingCalendar, order: "dmy" | "mdy" = "dmy"): FoundDate[] {
+  const ground = groundOf(from, calendar, order);
+  const finds: { start: number; end: number; reading: DateReading; rule: string; rank: number }[] = [];
+  for (const [rank, rule] of RULES.entries()) {
+    for (const words of text.matchAll(rule.pattern)) {
+      const reading = rule.read(words as RegExpExecArray, ground);
+      if (reading) finds.push({ start: words.index, end: words.index + words[0].length, reading, rule: rule.name, rank });
+    }
+  }
+  for (const found of byLibrary(text, ground)) {
+    const words = text.slice(found.start, found.end);
+    if (PAST.test(words) || PAST.test(text.slice(Math.max(0, found.start - 8), found.start))) continue;
+    if (!/[a-z]{3}|\d[/-]\d/i.test(words) || /^\d/.test(words) === false && /^(?:may|march|sat|sun|mon|wed|now|second)$/i.test(words)) continue;
+    finds.push({ ...found, rule: "chrono", rank: RULES.length });
+  }
+  finds.sort((a, b) => Number(a.rank === RULES.length) - Number(b.rank === RULES.length) || b.end - b.start - (a.end - a.start) || a.rank - b.rank);
+  const kept: typeof finds = [];
+  for (const find of finds) {
+    if (!kept.some((other) => find.start < other.end && other.start < find.end)) kept.push(find);
+  }
+  kept.sort((a, b) => a.start - b.start);
+  const times = findTimes(text);
+  return kept.map((find, index) => {
+    const near = times.find(
+      (time) =>
+        (time.start >= find.start && time.end <= find.end) ||
+        (time.end <= find.start && /^[\s,]*(?:on|this)?\s*$/i.test(text.slice(time.end, find.start))) ||
+        (time.start >= find.end && /^[\s,]*(?:at|by|before|from)?\s*$/i.test(text.slice(find.end, time.start)) && time.start < (kept[index + 1]?.start ?? Infinity)),
+    );
+    const said = near ? { start: Math.min(near.start, find.start), end: Math.max(near.end, find.end), time: near.time } : { start: find.start, end: find.end, time: null };
+    const moved = movedBefore(text.slice(0, find.start), find.reading);
+    return {
+      start: said.start,
+      end: said.end,
+      words: text.slice(said.start, said.end),
+      day: moved.day,
+      time: said.time,
+      others: moved.others ?? [],
+      rule: find.rule,
+    };
+  });
+}
+
+function movedBefore(lead: string, reading: DateReading): DateReading {
+  const before = BEFORE.exec(lead);
+  if (!before) return reading;
+  const [, count, unit] = before;
+  if (!unit) return { day: addDays(reading.day, -1), others: [reading.day] };
+  const number = count === "two" ? 2 : count === "three" ? 3 : Number(count) || 1;
+  return { day: addDays(reading.day, -number * (unit.startsWith("week") ? 7 : 1)) };
+}
+
+/** A due date as typed into a field: found, cleared on purpose, or not understood. */
+export type TypedDate =
+  | { readonly kind: "date"; readonly date: FoundDate }
+  | { readonly kind: "none" }
+  | { readonly kind: "unclear"; readonly why: string };
+
+/** Longest text a date field reads; what is longer is no date. */
+const LONGEST_TYPED_DATE = 80;
+
+/** Days ahead beyond which a typed date is asked about instead of taken: a slip of the pen in the year. */
+const FARTHEST_DUE_DAYS = 3660;
+
+/**
+ * Reads what was typed as a due date: "fri", "in two weeks", "3 dec 14:00", "none".
+ * Words that are left over, and days that do not exist ("30 feb"), make it unclear, with a sentence that says so.
+ */
+export function readTypedDate(text: string, from: Moment, calendar: WorkingCalendar, order: "dmy" | "mdy" = "dmy"): TypedDate {
+  const trimmed = text.trim();
+  if (trimmed === "" || /^(?:none|no date|never|-)$/i.test(trimmed)) return { kind: "none" };
+  if (trimmed.length > LONGEST_TYPED_DATE) return { kind: "unclear", why: "That is too long for a date." };
+  // A lone "the" makes "14th" the day of a month, as it does in a letter.
+  const found = findDates(/^\d{1,2}(?:st|nd|rd|th)\b/i.test(trimmed) && findDates(trimmed, from, calendar, order).length === 0 ? `the ${trimmed}` : trimmed, from, calendar, order);
+  const times = findTimes(trimmed);
+  const first = found[0];
+  if (!first) {
+    if (times.length === 1 && times[0]) {
+      const { time } = times[0];
+      const day = time > timeOf(from) ? dayOf(from) : addDays(dayOf(from), 1);
+      return { kind: "date", date: { start: 0, end: trimmed.length, words: trimmed, day, time, others: [], rule: "time of day" } };
+    }
+    return { kind: "unclear", why: `“${trimmed}” is not a day I know. Try “fri”, “in two weeks” or “3 dec 14:00”.` };
+  }
+  if (found.length > 1) return { kind: "unclear", why: `“${trimmed}” names more than one day.` };
+  const rest = `${trimmed.slice(0, Math.max(0, first.start))} ${trimmed.slice(first.end)}`.replace(/\b(?:by|on|at|the|due|until|till|before|this)\b|[\s,.]/gi, "");
+  if (rest !== "" && !/^the /i.test(first.words)) return { kind: "unclear", why: `I understood “${first.words}”, but not “${rest}”.` };
+  if (Math.abs(daysBetween(dayOf(from), first.day)) > FARTHEST_DUE_DAYS) {
+    return { kind: "unclear", why: `${first.day.slice(0, 4)} is more than ten years away: is the year right?` };
+  }
+  return { kind: "date", date: first };
+}

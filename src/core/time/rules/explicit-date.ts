@@ -1,0 +1,89 @@
+import { addDays, type Day, dayFrom, daysBetween } from "../day";
+import { type DateGround, type DateRule, MONTH, monthNumber, WEEKDAY } from "../date-rule";
+
+/** A date without a year within this many days back is taken as past news, not as next year's. */
+const STILL_THIS_YEAR_DAYS = 90;
+
+/** The year a writer who gave none meant: this one, unless that day is long gone. */
+function withoutYear(month: number, date: number, ground: DateGround): Day | null {
+  const year = Number(ground.day.slice(0, 4));
+  const here = dayFrom(year, month, date);
+  if (here && daysBetween(here, ground.day) <= STILL_THIS_YEAR_DAYS) {
+    const before = dayFrom(year - 1, month, date);
+    return before && daysBetween(before, ground.day) <= STILL_THIS_YEAR_DAYS ? before : here;
+  }
+  return dayFrom(year + 1, month, date);
+}
+
+function fullYear(text: string): number {
+  const year = Number(text);
+  return text.length === 2 ? 2000 + year : year;
+}
+
+/** "27 November", "Fri 27 Nov 2026", "the 3rd of December". */
+export const dayMonth: DateRule = {
+  name: "day and month",
+  pattern: new RegExp(`(?:(?:${WEEKDAY})\\.?,?\\s+(?:the\\s+)?)?(\\d{1,2})(?:st|nd|rd|th)?(?:\\s+of)?\\s+(${MONTH})\\b\\.?(?:,?\\s+(\\d{4}))?`, "gi"),
+  read(words, ground) {
+    const [, date, month, year] = words;
+    const day = year
+      ? dayFrom(Number(year), monthNumber(month!), Number(date))
+      : withoutYear(monthNumber(month!), Number(date), ground);
+    return day ? { day } : null;
+  },
+};
+
+/** "November 27", "Dec 3rd, 2026". */
+export const monthDay: DateRule = {
+  name: "month and day",
+  pattern: new RegExp(`(?:(?:${WEEKDAY})\\.?,?\\s+)?\\b(${MONTH})\\b\\.?\\s+(\\d{1,2})(?:st|nd|rd|th)?(?!\\s*[:\\d])(?:,?\\s+(\\d{4}))?`, "gi"),
+  read(words, ground) {
+    const [, month, date, year] = words;
+    const day = year
+      ? dayFrom(Number(year), monthNumber(month!), Number(date))
+      : withoutYear(monthNumber(month!), Number(date), ground);
+    return day ? { day } : null;
+  },
+};
+
+/** "2026-11-27" (ISO 8601). */
+export const isoDate: DateRule = {
+  name: "ISO date",
+  pattern: /(\d{4})-(\d{2})-(\d{2})/gi,
+  read(words) {
+    const day = dayFrom(Number(words[1]), Number(words[2]), Number(words[3]));
+    return day ? { day } : null;
+  },
+};
+
+/** "27/11", "27.11.2026", "3/4": in the writer's order; where the other order is a day too, it is offered. */
+export const figures: DateRule = {
+  name: "date in figures",
+  pattern: /(?<![\d/.,-])(\d{1,2})([/.])(\d{1,2})(?:\2(\d{4}|\d{2}))?(?![\d/%]|\.\d)/gi,
+  read(words, ground) {
+    const [, first, sign, second, year] = words;
+    // "3.5" is far more often a figure than a day: a point needs its year.
+    if (sign === "." && !year) return null;
+    const make = (month: number, date: number) =>
+      year ? dayFrom(fullYear(year), month, date) : withoutYear(month, date, ground);
+    const dayFirst = make(Number(second), Number(first));
+    const monthFirst = sign === "/" ? make(Number(first), Number(second)) : null;
+    const [best, other] = ground.figures === "dmy" ? [dayFirst, monthFirst] : [monthFirst, dayFirst];
+    if (best) return { day: best, others: other && other !== best ? [other] : [] };
+    return other ? { day: other } : null;
+  },
+};
+
+/** "the 14th", "by the 3rd": the next such day of a month. */
+export const dayOfMonth: DateRule = {
+  name: "day of the month",
+  pattern: /(?:\b(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day\s+)?the\s+)(\d{1,2})(?:st|nd|rd|th)\b(?!\s+(?:floor|time|edition|century|grade|year|version|set|one)\b)/gi,
+  read(words, ground) {
+    const date = Number(words[1]);
+    for (let ahead = 1; ahead <= 62; ahead += 1) {
+      const day = addDays(ground.day, ahead);
+      if (Number(day.slice(8)) === date) return { day };
+    }
+    return null;
+  },
+};

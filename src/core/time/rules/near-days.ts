@@ -1,0 +1,98 @@
+import { addDays, addMonths, addWorkingDays, type Day, isWorkingDay, monthEnd, weekdayOf, workingDayUpTo } from "../day";
+import { COUNT, countOf, type DateGround, type DateReading, type DateRule, WEEKDAY, weekdayNumber } from "../date-rule";
+
+/** "ASAP", "right away": the day of sending, or the next working day. */
+export const haste: DateRule = {
+  name: "words of haste",
+  pattern: /\b(?:asap|a\.s\.a\.p\.?|as soon as (?:possible|you can|you possibly can)|right away|straight away|immediately|at once|forthwith|urgent(?:ly)?)(?![\w])/gi,
+  read: (_words, ground) => ({ day: ground.day, others: [addWorkingDays(ground.day, 1, ground.calendar)] }),
+};
+
+/** "today", "this afternoon", "by close of business". */
+export const today: DateRule = {
+  name: "today",
+  pattern: /\b(?:today|tonight|this (?:morning|afternoon|evening)|(?:close|end) of (?:business|play|the (?:working )?day|day)|cob|eod|lunch ?time today)\b/gi,
+  read: (_words, ground) => ({ day: ground.day }),
+};
+
+/** "tomorrow": the next calendar day; written on a Friday, Monday is offered too. */
+export const tomorrow: DateRule = {
+  name: "tomorrow",
+  pattern: /\b(?:tomorrow|tmrw|tmw)\b/gi,
+  read(_words, ground) {
+    const day = addDays(ground.day, 1);
+    return { day, others: isWorkingDay(day, ground.calendar) ? [] : [addWorkingDays(day, 1, ground.calendar)] };
+  },
+};
+
+/** "the day after tomorrow". */
+export const dayAfterTomorrow: DateRule = {
+  name: "the day after tomorrow",
+  pattern: /\b(?:the )?day after tomorrow\b/gi,
+  read: (_words, ground) => ({ day: addDays(ground.day, 2) }),
+};
+
+/** The first such weekday after `day`. */
+function coming(day: Day, weekday: number): Day {
+  return addDays(day, ((weekday - weekdayOf(day) + 6) % 7) + 1);
+}
+
+/** "Friday", "next Tuesday", "Friday week", "a week on Monday", "Friday next week". */
+export const weekday: DateRule = {
+  name: "weekday",
+  pattern: new RegExp(`\\b(?:(a week on|week on|this coming|this|next|coming|last)\\s+)?(${WEEKDAY})\\b(?:\\.(?=\\s*$))?(?:\\s+(week|next week|after next))?(?![-'’]s\\b)`, "gi"),
+  read(words, ground) {
+    const [all, before, name, after] = words;
+    // Cut-short names are also words ("sat", "sun", "wed"): in a longer text they count with a capital or after a word for time only.
+    if (/^(?:sat|sun|wed|mon)$/.test(name!) && !before && !after && words.input.trim().length > all.length + 24) return null;
+    const number = weekdayNumber(name!);
+    const first = coming(ground.day, number);
+    const lead = before?.toLowerCase() ?? "";
+    if (lead === "last") return null;
+    if (lead.includes("week on") || after?.toLowerCase() === "week") return { day: addDays(first, 7) };
+    const following = addDays(ground.day, 8 - weekdayOf(ground.day) + number - 1);
+    if (after?.toLowerCase() === "next week") return { day: following };
+    if (after) return { day: addDays(first, 7) };
+    if (lead === "next") return following === first ? { day: first } : { day: following, others: [first] };
+    return { day: first };
+  },
+};
+
+const UNITS = "working days?|business days?|days?|weeks?|fortnights?|months?";
+
+function after(count: number, unit: string, ground: DateGround): DateReading {
+  const name = unit.toLowerCase();
+  if (/working|business/.test(name)) return { day: addWorkingDays(ground.day, count, ground.calendar) };
+  const day = name.startsWith("month")
+    ? addMonths(ground.day, count)
+    : addDays(ground.day, name.startsWith("day") ? count : name.startsWith("fortnight") ? count * 14 : count * 7);
+  if (isWorkingDay(day, ground.calendar)) return { day };
+  const before = workingDayUpTo(day, ground.calendar);
+  const behind = addWorkingDays(day, 1, ground.calendar);
+  return { day, others: weekdayOf(day) === 6 ? [before, behind] : [behind, before] };
+}
+
+/** "in two weeks", "within ten days", "in three working days", "in a fortnight". */
+export const inSoMany: DateRule = {
+  name: "in so many days",
+  pattern: new RegExp(`\\b(?:in|within|inside)\\s+(?:the next\\s+|about\\s+|another\\s+)?(${COUNT})\\s+(${UNITS})(?:['’]s? time)?\\b(?!\\s+(?:of|after|from)\\b)`, "gi"),
+  read: (words, ground) => after(countOf(words[1]!), words[2]!, ground),
+};
+
+/** "three days from now", "two weeks from today". */
+export const fromNow: DateRule = {
+  name: "so many days from now",
+  pattern: new RegExp(`\\b(${COUNT})\\s+(${UNITS})\\s+from\\s+(?:now|today)\\b`, "gi"),
+  read: (words, ground) => after(countOf(words[1]!), words[2]!, ground),
+};
+
+/** "end of the month", "end of next month", "month end". */
+export const endOfMonth: DateRule = {
+  name: "end of the month",
+  pattern: /\b(?:(?:the )?end of (?:the |this )?(next )?month|month[- ]end)\b/gi,
+  read(words, ground) {
+    const last = monthEnd(words[1] ? addMonths(`${ground.day.slice(0, 8)}01`, 1) : ground.day);
+    const working = workingDayUpTo(last, ground.calendar);
+    return { day: working, others: working === last ? [] : [last] };
+  },
+};

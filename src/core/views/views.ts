@@ -1,0 +1,218 @@
+import type { LetterFile, TextPart } from "../letters/letter";
+import type { Priority, SlipKind } from "../reading/slip";
+import type { Day } from "../time/day";
+import type { TaskState } from "../tasks/task";
+
+// What screens are told: plain values, as they travel through JSON. Instants are milliseconds since 1970 UTC.
+
+/** Somebody of the team. */
+export interface PersonView {
+  readonly id: string;
+  readonly name: string;
+  readonly initials: string;
+  readonly address: string;
+  readonly work: string;
+  readonly nicknames: readonly string[];
+}
+
+/** Somebody outside. */
+export interface CorrespondentView {
+  readonly id: string;
+  readonly name: string;
+  readonly initials: string;
+  readonly address: string;
+  readonly firm: string | null;
+}
+
+export interface ProjectView {
+  readonly id: string;
+  readonly name: string;
+  readonly workstreams: readonly { readonly id: string; readonly name: string }[];
+}
+
+/** What every screen needs to know of the house it is in. */
+export interface HouseView {
+  readonly organisation: string;
+  readonly zone: string;
+  readonly workingDays: readonly number[];
+  readonly holidays: readonly Day[];
+  readonly figures: "dmy" | "mdy";
+  readonly isDemo: boolean;
+  readonly me: PersonView;
+  readonly team: readonly PersonView[];
+  readonly projects: readonly ProjectView[];
+  /** The instant the server takes as now, so that all screens agree on "today". */
+  readonly now: number;
+  /** Whether the clock stands still (for pictures). */
+  readonly isClockFrozen: boolean;
+}
+
+/** Figures beside the stations. A count that would pass `MOST_COUNTED` stops there and is shown as "999+". */
+export interface CountsView {
+  readonly sort: number;
+  readonly tasks: number;
+  readonly late: number;
+}
+
+/** A slip as it is shown; the owner is of the team, outside, or not known yet. */
+export interface SlipView {
+  readonly id: string;
+  readonly letterId: string;
+  readonly kind: SlipKind;
+  readonly start: number | null;
+  readonly end: number | null;
+  readonly title: string;
+  readonly owner: PersonView | null;
+  readonly theirs: CorrespondentView | null;
+  readonly due: DueView | null;
+  readonly otherDays: readonly Day[];
+  readonly priority: Priority;
+  readonly projectId: string | null;
+  readonly workstreamId: string | null;
+  readonly state: "proposed" | "kept" | "brushed off";
+  readonly task: { readonly reference: string; readonly slug: string; readonly title: string; readonly state: TaskState } | null;
+  readonly madeBy: "reader" | "person";
+  readonly reason: string;
+}
+
+export interface DueView {
+  readonly day: Day;
+  readonly time: string | null;
+  readonly zone: string;
+}
+
+/** A row of Sort: what is asked first, then who and when. */
+export interface SortRow {
+  readonly id: string;
+  readonly subject: string;
+  readonly from: string;
+  readonly lastAt: number;
+  readonly automatic: string | null;
+  readonly isUnreadable: boolean;
+  readonly first: { readonly title: string; readonly kind: SlipKind; readonly due: DueView | null } | null;
+  readonly kinds: Readonly<Record<SlipKind, number>>;
+  readonly outcome: "kept" | "nothing to do" | "filed by itself" | null;
+  readonly dealtAt: number | null;
+  readonly dealtBy: string | null;
+  readonly wayIn: string;
+}
+
+/** One sitting at Sort. */
+export interface RoundView {
+  readonly dealt: number;
+  readonly left: number;
+  /** Minutes the rest will take at the pace of this round; null while nothing is dealt with yet. */
+  readonly minutesLeft: number | null;
+  readonly cameSince: number;
+}
+
+export interface SortPage {
+  readonly rows: readonly SortRow[];
+  /** Where the next page begins; null at the end. */
+  readonly next: string | null;
+}
+
+/** A letter as it is read. */
+export interface LetterView {
+  readonly id: string;
+  readonly conversationId: string;
+  readonly subject: string;
+  readonly from: { readonly name: string; readonly address: string; readonly initials: string; readonly isTeam: boolean; readonly firm: string | null };
+  readonly to: readonly { readonly name: string; readonly address: string }[];
+  readonly cc: readonly { readonly name: string; readonly address: string }[];
+  readonly sentAt: number;
+  readonly isDated: boolean;
+  readonly offset: string;
+  readonly receivedAt: number;
+  readonly text: string;
+  readonly parts: readonly TextPart[];
+  readonly files: readonly LetterFile[];
+  readonly hasHtml: boolean;
+  readonly automatic: string | null;
+  readonly unreadable: string | null;
+  readonly size: number;
+  readonly sha256: string;
+  readonly waysIn: readonly string[];
+}
+
+/** A conversation with its letters, oldest first, and its slips. */
+export interface ConversationView {
+  readonly id: string;
+  readonly subject: string;
+  readonly projectId: string | null;
+  readonly place: "sort" | "dealt with";
+  readonly outcome: SortRow["outcome"];
+  readonly dealtAt: number | null;
+  readonly dealtBy: string | null;
+  readonly letters: readonly LetterView[];
+  readonly slips: readonly SlipView[];
+}
+
+/** A task in a list. */
+export interface TaskRow {
+  readonly id: string;
+  readonly reference: string;
+  readonly slug: string;
+  readonly title: string;
+  readonly side: "ours" | "theirs";
+  readonly owner: PersonView | null;
+  readonly theirs: CorrespondentView | null;
+  readonly due: DueView | null;
+  readonly priority: Priority;
+  readonly state: TaskState;
+  readonly projectId: string | null;
+  readonly project: string | null;
+  readonly workstreamId: string | null;
+  readonly kind: SlipKind | null;
+  readonly writer: string | null;
+  readonly finishedAt: number | null;
+  readonly createdAt: number;
+}
+
+export interface TasksPage {
+  readonly rows: readonly TaskRow[];
+  readonly next: string | null;
+}
+
+/** The figures at the head and foot of Tasks; capped as `CountsView`. */
+export interface TasksFigures {
+  readonly all: number;
+  readonly nobodys: number;
+  readonly undated: number;
+}
+
+/** One line of "what happened". */
+export interface HappenedView {
+  readonly id: string;
+  readonly seq: number;
+  readonly at: number;
+  readonly by: PersonView;
+  readonly words: string;
+  readonly isUndone: boolean;
+}
+
+/** A task's sheet. */
+export interface TaskSheet {
+  readonly task: TaskRow;
+  readonly workstream: string | null;
+  /** The exact words, and the letter they stand in; null where the task has none or the letter may not be seen. */
+  readonly passage: { readonly letterId: string; readonly words: string; readonly start: number | null; readonly end: number | null; readonly from: string; readonly sentAt: number; readonly offset: string } | null;
+  /** Whether there is a letter that this viewer may not see. */
+  readonly hasHiddenLetter: boolean;
+  readonly files: readonly (LetterFile & { readonly letterId: string })[];
+  readonly comments: readonly { readonly id: string; readonly by: PersonView; readonly text: string; readonly at: number }[];
+  readonly happened: readonly HappenedView[];
+  readonly conversationId: string | null;
+  /** Letters of the conversation that came after the task was made. */
+  readonly laterLetters: readonly { readonly id: string; readonly from: string; readonly sentAt: number; readonly begins: string }[];
+}
+
+/** What the box in the bar finds. */
+export interface FoundView {
+  readonly letters: readonly { readonly id: string; readonly subject: string; readonly from: string; readonly sentAt: number; readonly place: string }[];
+  readonly tasks: readonly { readonly slug: string; readonly reference: string; readonly title: string; readonly state: TaskState }[];
+  readonly people: readonly { readonly id: string; readonly name: string; readonly address: string; readonly firm: string | null; readonly isTeam: boolean }[];
+}
+
+/** Counting stops here, so that no figure costs more than this many rows. */
+export const MOST_COUNTED = 999;

@@ -1,0 +1,34 @@
+import { type SQL, sql } from "drizzle-orm";
+
+/** Who looks: every query about letters and tasks takes one. */
+export interface Viewer {
+  readonly personId: string;
+}
+
+/** A project that is not private, or that the viewer belongs to. `projectId` is the column that names it. */
+function openProject(viewer: Viewer, projectId: SQL): SQL {
+  return sql`(${projectId} is null
+    or not exists (select 1 from project p where p.id = ${projectId} and p.is_private)
+    or exists (select 1 from project_member m where m.project_id = ${projectId} and m.person_id = ${viewer.personId}))`;
+}
+
+/**
+ * Conversations a viewer may see, `c` being the conversation: a letter of it came through a shared way in or the viewer's
+ * own, or the viewer has a task on it; and its project is open to them.
+ */
+export function maySeeConversation(viewer: Viewer): SQL {
+  return sql`(${openProject(viewer, sql`c.project_id`)} and (
+    exists (select 1 from letter vl join arrival va on va.letter_id = vl.id join way_in vw on vw.id = va.way_in_id
+      where vl.conversation_id = c.id and (vw.owner_id is null or vw.owner_id = ${viewer.personId}))
+    or exists (select 1 from task vt where vt.conversation_id = c.id and (vt.owner_id = ${viewer.personId} or vt.created_by = ${viewer.personId}))))`;
+}
+
+/** Tasks a viewer may see, `t` being the task: their own, and all of projects open to them. */
+export function maySeeTask(viewer: Viewer): SQL {
+  return sql`(t.owner_id = ${viewer.personId} or t.created_by = ${viewer.personId} or ${openProject(viewer, sql`t.project_id`)})`;
+}
+
+/** Projects a viewer may see, `p` being the project. */
+export function maySeeProject(viewer: Viewer): SQL {
+  return sql`(not p.is_private or exists (select 1 from project_member m where m.project_id = p.id and m.person_id = ${viewer.personId}))`;
+}

@@ -1,0 +1,47 @@
+import { sql } from "drizzle-orm";
+import { readReference } from "../../core/tasks/reference";
+import type { FoundView } from "../../core/views/views";
+import type { Database } from "../engine/database";
+import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
+import { millis, rowsOf } from "../rows";
+
+/** Finds of each kind at the most. */
+const MOST_FOUND = 8;
+
+/** The words of a search as beginnings of words: "cedar pri" finds "Price for cedar". Signs are left out. */
+function beginnings(text: string): string | null {
+  const words = text.toLowerCase().match(/[\p{L}\p{N}]+/gu)?.slice(0, 8) ?? [];
+  return words.length > 0 ? words.map((word) => `${word}:*`).join(" & ") : null;
+}
+
+/** Letters, tasks and people by the beginnings of words, accents folded; only what the viewer may see. */
+export async function find(db: Database, viewer: Viewer, text: string): Promise<FoundView> {
+  const query = beginnings(text.slice(0, 200));
+  if (!query) return { letters: [], tasks: [], people: [] };
+  const words = sql`to_tsquery('simple', unaccent(${query}))`;
+  const number = readReference(text);
+  const letters = await rowsOf<{ id: string; subject: string; from: string; sentAt: Date; place: string }>(
+    db,
+    sql`select l.id, l.subject, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt",
+      case when c.place = 'sort' then 'in Sort' else coalesce(c.outcome, 'dealt with') end as place
+      from (select * from letter x where x.search @@ ${words} order by x.sent_at desc limit 400) l join conversation c on c.id = l.conversation_id
+      where ${maySeeConversation(viewer)} order by ts_rank(l.search, ${words}) > 0.5 desc, l.sent_at desc limit ${MOST_FOUND}`,
+  );
+  const tasks = await rowsOf<FoundView["tasks"][number] & { fruit: string; number: number }>(
+    db,
+    sql`select t.fruit, t.number, t.title, t.state from (select * from task x where x.search @@ ${words} ${number === null ? sql`` : sql`or x.number = ${number}`} order by x.changed_at desc limit 400) t
+      where ${maySeeTask(viewer)} order by t.number = ${number ?? -1} desc, t.state in ('done', 'called off'), t.changed_at desc limit ${MOST_FOUND}`,
+  );
+  const people = await rowsOf<FoundView["people"][number]>(
+    db,
+    sql`select * from (
+        select id, name, address, null as firm, true as "isTeam" from person where jam_words(name || ' ' || address || ' ' || work) @@ ${words}
+        union all select k.id, k.name, k.address, f.name as firm, false from correspondent k left join firm f on f.id = k.firm_id where jam_words(k.name || ' ' || k.address || ' ' || coalesce(f.name, '')) @@ ${words}) p
+      order by "isTeam" desc, name limit ${MOST_FOUND}`,
+  );
+  return {
+    letters: letters.map((letter) => ({ ...letter, sentAt: millis(letter.sentAt) })),
+    tasks: tasks.map(({ fruit, number: n, title, state }) => ({ reference: `${fruit} ${n}`, slug: `${fruit}-${n}`, title, state })),
+    people,
+  };
+}

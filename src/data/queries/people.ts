@@ -1,0 +1,45 @@
+import { sql } from "drizzle-orm";
+import { initialsOf } from "../../core/views/initials";
+import type { CorrespondentView, PersonView, ProjectView } from "../../core/views/views";
+import type { Database } from "../engine/database";
+import { maySeeProject, type Viewer } from "../need-to-know";
+import { rowsOf } from "../rows";
+
+/** Everybody of the team, by name. */
+export async function team(db: Database): Promise<PersonView[]> {
+  return rowsOf<PersonView>(db, sql`select id, name, initials, address, work, nicknames from person order by name`);
+}
+
+/** A member by their sign-in; null for a sign-in that belongs to nobody here. */
+export async function personOfUser(db: Database, userId: string): Promise<(PersonView & { isLead: boolean }) | null> {
+  const [row] = await rowsOf<PersonView & { isLead: boolean }>(db, sql`select id, name, initials, address, work, nicknames, is_lead as "isLead" from person where user_id = ${userId}`);
+  return row ?? null;
+}
+
+/** The projects a viewer may see, with their workstreams. */
+export async function projectsFor(db: Database, viewer: Viewer): Promise<ProjectView[]> {
+  return rowsOf<ProjectView>(
+    db,
+    sql`select p.id, p.name, coalesce((select jsonb_agg(jsonb_build_object('id', w.id, 'name', w.name) order by w.place) from workstream w where w.project_id = p.id), '[]'::jsonb) as workstreams
+      from project p where ${maySeeProject(viewer)} order by p.name`,
+  );
+}
+
+/** People outside by their ids. */
+export async function correspondentsById(db: Database, ids: readonly string[]): Promise<Map<string, CorrespondentView>> {
+  if (ids.length === 0) return new Map();
+  const rows = await rowsOf<{ id: string; name: string; address: string; firm: string | null }>(
+    db,
+    sql`select k.id, k.name, k.address, f.name as firm from correspondent k left join firm f on f.id = k.firm_id where k.id in ${[...new Set(ids)]}`,
+  );
+  return new Map(rows.map((row) => [row.id, { ...row, initials: initialsOf(row.name || row.address) }]));
+}
+
+/** The organisation; null before it is set up. */
+export async function theOrganisation(db: Database): Promise<{ name: string; zone: string; workingDays: number[]; holidays: string[]; figures: "dmy" | "mdy"; isDemo: boolean } | null> {
+  const [row] = await rowsOf<{ name: string; zone: string; workingDays: number[]; holidays: string[]; figures: "dmy" | "mdy"; isDemo: boolean }>(
+    db,
+    sql`select name, zone, working_days as "workingDays", holidays, figures, is_demo as "isDemo" from organisation limit 1`,
+  );
+  return row ?? null;
+}

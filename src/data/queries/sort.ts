@@ -1,0 +1,140 @@
+import { sql } from "drizzle-orm";
+import type { SlipKind } from "../../core/reading/slip";
+import { type ConversationView, MOST_COUNTED, type RoundView, type SlipView, type SortPage, type SortRow } from "../../core/views/views";
+import type { Database } from "../engine/database";
+import { maySeeConversation, type Viewer } from "../need-to-know";
+import { millis, millisOrNull, rowsOf } from "../rows";
+import { lettersOf } from "./letters";
+import { correspondentsById, team } from "./people";
+
+/** Rows of one page of Sort. */
+const PAGE = 60;
+
+interface Row {
+  id: string;
+  subject: string;
+  lastAt: Date;
+  outcome: SortRow["outcome"];
+  dealtAt: Date | null;
+  dealtBy: string | null;
+  fromName: string;
+  fromAddress: string;
+  automatic: string | null;
+  unreadable: string | null;
+  wayIn: string;
+  slips: { kind: SlipKind; title: string; dueDay: string | null; dueTime: string | null; dueZone: string | null }[] | null;
+}
+
+function rowOf(row: Row): SortRow {
+  const kinds: Record<SlipKind, number> = { ask: 0, question: 0, promise: 0, trouble: 0 };
+  for (const slip of row.slips ?? []) kinds[slip.kind] += 1;
+  const first = row.slips?.[0];
+  return {
+    id: row.id,
+    subject: row.subject,
+    from: row.fromName || row.fromAddress || "Nobody named",
+    lastAt: millis(row.lastAt),
+    automatic: row.automatic,
+    isUnreadable: row.unreadable !== null,
+    first: first ? { title: first.title, kind: first.kind, due: first.dueDay ? { day: first.dueDay, time: first.dueTime, zone: first.dueZone ?? "UTC" } : null } : null,
+    kinds,
+    outcome: row.outcome,
+    dealtAt: millisOrNull(row.dealtAt),
+    dealtBy: row.dealtBy,
+    wayIn: row.wayIn,
+  };
+}
+
+/** A place in the order: the instant as the database writes it (to the microsecond) and the id that breaks ties. */
+function readCursor(cursor: string | null): { at: string; id: string } | null {
+  const match = /^(.{10,40})~([0-9a-f-]{36})$/.exec(cursor ?? "");
+  return match ? { at: match[1]!, id: match[2]! } : null;
+}
+
+/**
+ * One page of conversations: those in Sort, newest first, or those dealt with, the last dealt with first. Only the rows
+ * of the page are looked into, however many there are.
+ */
+export async function sortPage(db: Database, viewer: Viewer, place: "sort" | "dealt with", cursor: string | null, limit = PAGE): Promise<SortPage> {
+  const at = place === "sort" ? sql`c.last_at` : sql`c.dealt_at`;
+  const from = readCursor(cursor);
+  const after = from ? sql`and (${at}, c.id) < (${from.at}::timestamptz, ${from.id}::uuid)` : sql``;
+  const rows = await rowsOf<Row & { cursor: string }>(
+    db,
+    sql`with page as (
+        select c.* , ${at}::text || '~' || c.id as cursor from conversation c
+        where c.place = ${place} ${place === "sort" ? sql`` : sql`and c.dealt_at is not null`} ${after} and ${maySeeConversation(viewer)}
+        order by ${at} desc, c.id desc limit ${limit})
+      select c.id, c.cursor, c.subject, c.last_at as "lastAt", c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
+        l.from_name as "fromName", l.from_address as "fromAddress", l.automatic, l.unreadable,
+        (select w.name from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id order by a.at limit 1) as "wayIn",
+        (select jsonb_agg(jsonb_build_object('kind', s.kind, 'title', s.title, 'dueDay', s.due_day, 'dueTime', s.due_time, 'dueZone', s.due_zone) order by s.id)
+          from slip s where s.conversation_id = c.id and s.state = ${place === "sort" ? "proposed" : "kept"}) as slips
+      from page c
+      join lateral (select from_name, from_address, automatic, unreadable, id from letter where conversation_id = c.id order by sent_at desc, id desc limit 1) l on true
+      order by c.cursor::text is null, ${place === "sort" ? sql`c.last_at` : sql`c.dealt_at`} desc, c.id desc`,
+  );
+  return { rows: rows.map(rowOf), next: rows.length === limit ? rows.at(-1)!.cursor : null };
+}
+
+/** How many conversations wait in Sort for a viewer, counted up to a limit. */
+export async function sortCount(db: Database, viewer: Viewer): Promise<number> {
+  const [row] = await rowsOf<{ n: number }>(db, sql`select count(*)::int as n from (select 1 from conversation c where c.place = 'sort' and ${maySeeConversation(viewer)} limit ${MOST_COUNTED + 1}) x`);
+  return row!.n;
+}
+
+/** A pause longer than this ends a round; the pace is measured within it. */
+const ROUND_PAUSE_MINUTES = 45;
+
+/** The round that a viewer is in: what they dealt with since their last long pause, and what is left at that pace. */
+export async function roundOf(db: Database, viewer: Viewer, now: number): Promise<RoundView> {
+  const acts = await rowsOf<{ at: Date }>(
+    db,
+    sql`select c.dealt_at as at from conversation c where c.dealt_by = ${viewer.personId} and c.dealt_at > ${new Date(now - 12 * 3_600_000)} and c.dealt_at <= ${new Date(now)} order by c.dealt_at desc limit 200`,
+  );
+  const left = await sortCount(db, viewer);
+  const times: number[] = [];
+  let previous = now;
+  for (const { at } of acts) {
+    if (previous - millis(at) > ROUND_PAUSE_MINUTES * 60_000) break;
+    previous = millis(at);
+    times.push(previous);
+  }
+  const began = times.at(-1) ?? now;
+  const pace = times.length > 1 ? (times[0]! - began) / (times.length - 1) : null;
+  const [came] = await rowsOf<{ n: number }>(db, sql`select count(*)::int as n from (select 1 from conversation c where c.place = 'sort' and c.came_at > ${new Date(began)} and ${maySeeConversation(viewer)} limit ${MOST_COUNTED + 1}) x`);
+  return { dealt: times.length, left, minutesLeft: pace === null ? null : Math.max(1, Math.round((pace * left) / 60_000)), cameSince: times.length > 0 ? came!.n : 0 };
+}
+
+type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task"> & { ownerId: string | null; theirsId: string | null; dueDay: string | null; dueTime: string | null; dueZone: string | null; fruit: string | null; number: number | null; taskTitle: string | null; taskState: never };
+
+async function slipsOf(db: Database, conversationId: string): Promise<SlipView[]> {
+  const rows = await rowsOf<SlipRow>(
+    db,
+    sql`select s.id, s.letter_id as "letterId", s.kind, s.start, s."end", s.title, s.owner_id as "ownerId", s.theirs_id as "theirsId", s.due_day as "dueDay", s.due_time as "dueTime",
+      s.due_zone as "dueZone", s.other_days as "otherDays", s.priority, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state, s.made_by as "madeBy", s.reason,
+      t.fruit, t.number, t.title as "taskTitle", t.state as "taskState"
+      from slip s join letter l on l.id = s.letter_id left join task t on t.id = s.task_id
+      where s.conversation_id = ${conversationId} order by l.sent_at, s.start nulls last, s.id limit 400`,
+  );
+  const people = new Map((await team(db)).map((person) => [person.id, person]));
+  const outside = await correspondentsById(db, rows.flatMap((row) => row.theirsId ?? []));
+  return rows.map(({ ownerId, theirsId, dueDay, dueTime, dueZone, fruit, number, taskTitle, taskState, ...rest }) => ({
+    ...rest,
+    owner: ownerId ? (people.get(ownerId) ?? null) : null,
+    theirs: theirsId ? (outside.get(theirsId) ?? null) : null,
+    due: dueDay ? { day: dueDay, time: dueTime, zone: dueZone ?? "UTC" } : null,
+    task: number === null ? null : { reference: `${fruit} ${number}`, slug: `${fruit}-${number}`, title: taskTitle!, state: taskState },
+  }));
+}
+
+/** A conversation with its letters and slips, or null where it is not here or not for this viewer. */
+export async function conversationFor(db: Database, viewer: Viewer, id: string): Promise<ConversationView | null> {
+  const [row] = await rowsOf<Omit<ConversationView, "letters" | "slips" | "dealtAt"> & { dealtAt: Date | null }>(
+    db,
+    sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy"
+      from conversation c where c.id = ${id} and ${maySeeConversation(viewer)}`,
+  );
+  if (!row) return null;
+  return { ...row, dealtAt: millisOrNull(row.dealtAt), letters: await lettersOf(db, id), slips: await slipsOf(db, id) };
+}

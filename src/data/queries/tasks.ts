@@ -1,0 +1,155 @@
+import { type SQL, sql } from "drizzle-orm";
+import type { Day } from "../../core/time/day";
+import { type CountsView, type HappenedView, MOST_COUNTED, type PersonView, type TaskRow, type TaskSheet, type TasksFigures, type TasksPage } from "../../core/views/views";
+import { historyWords } from "../../core/tasks/history-words";
+import type { Change } from "../../core/tasks/outcome";
+import type { Database } from "../engine/database";
+import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
+import { millis, millisOrNull, rowsOf } from "../rows";
+import { correspondentsById, team } from "./people";
+import { sortCount } from "./sort";
+
+/** Rows of one page of Tasks. */
+const PAGE = 80;
+
+/** What a list of tasks shows. `whose`: everyone's, the viewer's, nobody's, or what others owe us. */
+export interface TasksLook {
+  readonly whose: "everyone" | "mine" | "nobody" | "theirs";
+  readonly projectId: string | null;
+  readonly show: "open" | "done";
+}
+
+type Row = Omit<TaskRow, "owner" | "theirs" | "due" | "finishedAt" | "createdAt" | "reference" | "slug"> & {
+  fruit: string; number: number; ownerId: string | null; theirsId: string | null; dueDay: string | null; dueTime: string | null; dueZone: string | null; finishedAt: Date | null; createdAt: Date;
+};
+
+const COLUMNS = sql`t.id, t.fruit, t.number, t.title, t.side, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone",
+  t.priority, t.state, t.project_id as "projectId", (select name from project where id = t.project_id) as project, t.workstream_id as "workstreamId", t.kind,
+  (select coalesce(nullif(l.from_name, ''), l.from_address) from letter l where l.id = t.letter_id) as writer, t.finished_at as "finishedAt", t.created_at as "createdAt"`;
+
+async function taskRows(db: Database, rows: readonly Row[]): Promise<TaskRow[]> {
+  const people = new Map((await team(db)).map((person) => [person.id, person]));
+  const outside = await correspondentsById(db, rows.flatMap((row) => row.theirsId ?? []));
+  return rows.map(({ fruit, number, ownerId, theirsId, dueDay, dueTime, dueZone, finishedAt, createdAt, ...rest }) => ({
+    ...rest,
+    reference: `${fruit} ${number}`,
+    slug: `${fruit}-${number}`,
+    owner: ownerId ? (people.get(ownerId) ?? null) : null,
+    theirs: theirsId ? (outside.get(theirsId) ?? null) : null,
+    due: dueDay ? { day: dueDay, time: dueTime, zone: dueZone ?? "UTC" } : null,
+    finishedAt: millisOrNull(finishedAt),
+    createdAt: millis(createdAt),
+  }));
+}
+
+function lookOf(look: TasksLook, viewer: Viewer): SQL {
+  const whose = {
+    everyone: sql`true`,
+    mine: sql`t.owner_id = ${viewer.personId} and t.side = 'ours'`,
+    nobody: sql`t.owner_id is null and t.side = 'ours'`,
+    theirs: sql`t.side = 'theirs'`,
+  }[look.whose];
+  const state = look.show === "open" ? sql`t.state in ('to begin', 'under way')` : sql`t.finished_at is not null`;
+  return sql`${state} and ${whose} ${look.projectId ? sql`and t.project_id = ${look.projectId}` : sql``} and ${maySeeTask(viewer)}`;
+}
+
+const FAR = "9999-12-31";
+
+/**
+ * One page of tasks by due date (undated last), or of finished ones, the last first. Read along an index, so that a page
+ * costs the same among a thousand tasks and a hundred thousand.
+ */
+export async function tasksPage(db: Database, viewer: Viewer, look: TasksLook, cursor: string | null, limit = PAGE): Promise<TasksPage> {
+  const parts = cursor?.split("~") ?? [];
+  const isFinished = look.show === "done";
+  let after = sql``;
+  if (isFinished && parts.length === 2) after = sql`and (t.finished_at, t.number) < (${parts[0]}::timestamptz, ${Number(parts[1])})`;
+  else if (parts.length === 3) {
+    const [day, time, number] = parts as [string, string, string];
+    const behindTime = time === "" ? sql`t.due_time is null and t.number > ${Number(number)}` : sql`t.due_time > ${time} or t.due_time is null or (t.due_time = ${time} and t.number > ${Number(number)})`;
+    after = day === FAR ? sql`and t.due_day is null and t.number > ${Number(number)}` : sql`and (t.due_day >= ${day}::date or t.due_day is null) and (t.due_day > ${day}::date or t.due_day is null or (${behindTime}))`;
+  }
+  const order = isFinished ? sql`t.finished_at desc, t.number desc` : sql`t.due_day, t.due_time, t.number`;
+  const rows = await rowsOf<Row & { finishedText: string | null }>(db, sql`select ${COLUMNS}, t.finished_at::text as "finishedText" from task t where ${lookOf(look, viewer)} ${after} order by ${order} limit ${limit}`);
+  const last = rows.at(-1);
+  const next = rows.length < limit || !last ? null : isFinished ? `${last.finishedText}~${last.number}` : `${last.dueDay ?? FAR}~${last.dueTime ?? ""}~${last.number}`;
+  return { rows: await taskRows(db, rows), next };
+}
+
+/** Counts rows, but never more than `MOST_COUNTED` + 1 of them. */
+async function counted(db: Database, condition: SQL): Promise<number> {
+  const [row] = await rowsOf<{ n: number }>(db, sql`select count(*)::int as n from (select 1 from task t where ${condition} limit ${MOST_COUNTED + 1}) x`);
+  return row!.n;
+}
+
+/** The figures about a look. */
+export async function tasksFigures(db: Database, viewer: Viewer, look: TasksLook): Promise<TasksFigures> {
+  const where = lookOf(look, viewer);
+  return {
+    all: await counted(db, where),
+    nobodys: await counted(db, sql`t.due_day is not distinct from t.due_day and t.owner_id is null and t.side = 'ours' and ${where}`),
+    undated: await counted(db, sql`t.due_day is null and ${where}`),
+  };
+}
+
+/** The figures beside the stations. */
+export async function stationCounts(db: Database, viewer: Viewer, today: Day): Promise<CountsView> {
+  const open = lookOf({ whose: "everyone", projectId: null, show: "open" }, viewer);
+  return { sort: await sortCount(db, viewer), tasks: await counted(db, open), late: await counted(db, sql`t.due_day < ${today}::date and ${open}`) };
+}
+
+/** What happened to a task or conversation, newest first. */
+async function happenedTo(db: Database, id: string, people: ReadonlyMap<string, PersonView>): Promise<HappenedView[]> {
+  const rows = await rowsOf<{ id: string; seq: string; act: string; at: Date; personId: string; changes: Change[]; isUndone: boolean; undoes: string | null }>(
+    db,
+    sql`select h.id, h.seq, h.act, h.at, h.person_id as "personId", h.changes, h.undoes, jam_is_undone(h.seq) as "isUndone"
+      from history h where h.about @> ${JSON.stringify([id])}::jsonb order by h.seq desc limit 100`,
+  );
+  const projects = new Map((await rowsOf<{ id: string; name: string }>(db, sql`select id, name from project`)).map((project) => [project.id, project.name]));
+  const names = await correspondentsById(db, rows.flatMap((row) => row.changes.flatMap((change) => (typeof change.after?.theirsId === "string" ? [change.after.theirsId] : []))));
+  const nameOf = (what: string) => people.get(what)?.name ?? names.get(what)?.name ?? projects.get(what) ?? null;
+  return rows.flatMap((row) => {
+    const by = people.get(row.personId);
+    return by ? [{ id: row.id, seq: Number(row.seq), at: millis(row.at), by, words: historyWords(row.act, row.changes, id, nameOf), isUndone: row.isUndone }] : [];
+  });
+}
+
+/** A task's sheet by the number of its reference, or null where it is not here or not for this viewer. */
+export async function taskSheet(db: Database, viewer: Viewer, number: number): Promise<TaskSheet | null> {
+  const [row] = await rowsOf<Row & { conversationId: string | null; letterId: string | null; start: number | null; end: number | null; workstream: string | null }>(
+    db,
+    sql`select ${COLUMNS}, t.conversation_id as "conversationId", t.letter_id as "letterId", t.start, t."end", (select name from workstream where id = t.workstream_id) as workstream
+      from task t where t.number = ${number} and ${maySeeTask(viewer)}`,
+  );
+  if (!row) return null;
+  const { conversationId, letterId, start, end, workstream, ...taskPart } = row;
+  const people = new Map((await team(db)).map((person) => [person.id, person]));
+  const [task] = await taskRows(db, [taskPart]);
+  const letters = conversationId
+    ? await rowsOf<{ id: string; from: string; sentAt: Date; receivedAt: Date; offset: string; text: string; files: TaskSheet["files"] }>(
+        db,
+        sql`select l.id, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt", l.received_at as "receivedAt", l."offset", left(l.text, 100000) as text, l.files
+          from letter l join conversation c on c.id = l.conversation_id where c.id = ${conversationId} and ${maySeeConversation(viewer)} order by l.sent_at, l.id limit 100`,
+      )
+    : [];
+  const own = letters.find((letter) => letter.id === letterId) ?? null;
+  const comments = await rowsOf<{ id: string; personId: string; text: string; at: Date }>(db, sql`select id, person_id as "personId", text, at from comment where task_id = ${row.id} order by at desc limit 200`);
+  return {
+    task: task!,
+    workstream,
+    passage: own
+      ? { letterId: own.id, words: start !== null && end !== null ? own.text.slice(start, end).replace(/\s+/g, " ") : "", start, end, from: own.from, sentAt: millis(own.sentAt), offset: own.offset }
+      : null,
+    hasHiddenLetter: letterId !== null && own === null,
+    files: letters.flatMap((letter) => letter.files.map((file) => ({ ...file, letterId: letter.id }))),
+    comments: comments.flatMap((comment) => {
+      const by = people.get(comment.personId);
+      return by ? [{ id: comment.id, by, text: comment.text, at: millis(comment.at) }] : [];
+    }),
+    happened: await happenedTo(db, row.id, people),
+    conversationId: own ? conversationId : null,
+    laterLetters: own
+      ? letters.filter((letter) => millis(letter.sentAt) > millis(own.sentAt)).map((letter) => ({ id: letter.id, from: letter.from, sentAt: millis(letter.sentAt), begins: letter.text.trim().slice(0, 160) }))
+      : [],
+  };
+}

@@ -1,0 +1,274 @@
+import { sql } from "drizzle-orm";
+import { type AnyPgColumn, bigint, bigserial, boolean, check, customType, date, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import type { LetterFile, TextPart } from "../core/letters/letter";
+import type { Change } from "../core/tasks/outcome";
+import { user } from "./schema-sign-in";
+
+const instant = (name: string) => timestamp(name, { withTimezone: true });
+const bytes = customType<{ data: Buffer }>({ dataType: () => "bytea" });
+const searchWords = customType<{ data: string }>({ dataType: () => "tsvector" });
+
+/** The firm whose installation this is: one row. */
+export const organisation = pgTable("organisation", {
+  id: uuid("id").primaryKey(),
+  name: text("name").notNull(),
+  zone: text("zone").notNull(),
+  workingDays: jsonb("working_days").$type<number[]>().notNull(),
+  holidays: jsonb("holidays").$type<string[]>().notNull(),
+  figures: text("figures").$type<"dmy" | "mdy">().notNull().default("dmy"),
+  isDemo: boolean("is_demo").notNull().default(false),
+  createdAt: instant("created_at").notNull(),
+});
+
+/** A member of the team. `userId` is their sign-in; without one they can own tasks, but not sign in. */
+export const person = pgTable("person", {
+  id: uuid("id").primaryKey(),
+  userId: text("user_id").references(() => user.id),
+  name: text("name").notNull(),
+  address: text("address").notNull().unique(),
+  initials: text("initials").notNull(),
+  work: text("work").notNull().default(""),
+  nicknames: jsonb("nicknames").$type<string[]>().notNull().default([]),
+  isLead: boolean("is_lead").notNull().default(false),
+  zone: text("zone"),
+  roundBegan: instant("round_began"),
+});
+
+/** A firm outside: a client or a supplier. */
+export const firm = pgTable("firm", {
+  id: uuid("id").primaryKey(),
+  name: text("name").notNull(),
+  kind: text("kind").$type<"client" | "supplier">().notNull(),
+});
+
+/** Somebody outside who writes to us. */
+export const correspondent = pgTable("correspondent", {
+  id: uuid("id").primaryKey(),
+  name: text("name").notNull(),
+  address: text("address").notNull().unique(),
+  firmId: uuid("firm_id").references(() => firm.id),
+});
+
+export const project = pgTable("project", {
+  id: uuid("id").primaryKey(),
+  name: text("name").notNull(),
+  firmId: uuid("firm_id").references(() => firm.id),
+  isPrivate: boolean("is_private").notNull().default(false),
+  words: jsonb("words").$type<string[]>().notNull().default([]),
+});
+
+export const workstream = pgTable("workstream", {
+  id: uuid("id").primaryKey(),
+  projectId: uuid("project_id").notNull().references(() => project.id),
+  name: text("name").notNull(),
+  place: integer("place").notNull(),
+});
+
+/** Who may see a private project. */
+export const projectMember = pgTable(
+  "project_member",
+  {
+    projectId: uuid("project_id").notNull().references(() => project.id),
+    personId: uuid("person_id").notNull().references(() => person.id),
+  },
+  (t) => [primaryKey({ columns: [t.projectId, t.personId] })],
+);
+
+/** A way in: where letters come from. With an owner it is personal, and so are its letters. */
+export const wayIn = pgTable(
+  "way_in",
+  {
+    id: uuid("id").primaryKey(),
+    name: text("name").notNull(),
+    kind: text("kind").$type<"import" | "mailbox">().notNull(),
+    ownerId: uuid("owner_id").references(() => person.id),
+  },
+  (t) => [uniqueIndex("way_in_name").on(t.name)],
+);
+
+export const conversation = pgTable(
+  "conversation",
+  {
+    id: uuid("id").primaryKey(),
+    subject: text("subject").notNull(),
+    projectId: uuid("project_id").references(() => project.id),
+    /** Where it is now: still in Sort, or dealt with. */
+    place: text("place").$type<"sort" | "dealt with">().notNull(),
+    /** How it was dealt with. */
+    outcome: text("outcome").$type<"kept" | "nothing to do" | "filed by itself">(),
+    dealtAt: instant("dealt_at"),
+    dealtBy: uuid("dealt_by").references(() => person.id),
+    /** Date of the newest letter, by which Sort is ordered. */
+    lastAt: instant("last_at").notNull(),
+    /** When it came into Sort, or back. */
+    cameAt: instant("came_at").notNull(),
+  },
+  (t) => [index("conversation_sort").on(t.place, t.lastAt), index("conversation_dealt").on(t.dealtAt)],
+);
+
+/** Every Message-ID that belongs to a conversation, of letters that are here and of those only referred to (RFC 5256 REFS). */
+export const thread = pgTable("thread", {
+  messageId: text("message_id").primaryKey(),
+  conversationId: uuid("conversation_id").notNull().references(() => conversation.id),
+});
+
+export const letter = pgTable(
+  "letter",
+  {
+    id: uuid("id").primaryKey(),
+    sha256: text("sha256").notNull().unique(),
+    size: integer("size").notNull(),
+    conversationId: uuid("conversation_id").notNull().references(() => conversation.id),
+    messageId: text("message_id"),
+    /** The Date header, or when it came where there is none. */
+    sentAt: instant("sent_at").notNull(),
+    /** Whether the Date header could be read. */
+    isDated: boolean("is_dated").notNull(),
+    offset: text("offset").notNull(),
+    receivedAt: instant("received_at").notNull(),
+    fromName: text("from_name").notNull(),
+    fromAddress: text("from_address").notNull(),
+    to: jsonb("to").$type<{ name: string; address: string }[]>().notNull(),
+    cc: jsonb("cc").$type<{ name: string; address: string }[]>().notNull(),
+    subject: text("subject").notNull(),
+    text: text("text").notNull(),
+    parts: jsonb("parts").$type<TextPart[]>().notNull(),
+    files: jsonb("files").$type<LetterFile[]>().notNull(),
+    hasHtml: boolean("has_html").notNull(),
+    automatic: text("automatic"),
+    /** Why it could not be read, in words; such a letter is shown raw. */
+    unreadable: text("unreadable"),
+    search: searchWords("search"),
+  },
+  (t) => [index("letter_conversation").on(t.conversationId, t.sentAt), index("letter_search").using("gin", t.search), index("letter_received").on(t.receivedAt)],
+);
+
+/** The raw message, byte for byte. Apart from `letter`, so that no list ever reads it by accident. */
+export const rawLetter = pgTable("raw_letter", {
+  letterId: uuid("letter_id").primaryKey().references(() => letter.id),
+  bytes: bytes("bytes").notNull(),
+});
+
+/** Every time a letter came: the same bytes through two doors are one letter with two arrivals. */
+export const arrival = pgTable(
+  "arrival",
+  {
+    letterId: uuid("letter_id").notNull().references(() => letter.id),
+    wayInId: uuid("way_in_id").notNull().references(() => wayIn.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.letterId, t.wayInId] }), index("arrival_way_in").on(t.wayInId)],
+);
+
+export const slip = pgTable(
+  "slip",
+  {
+    id: uuid("id").primaryKey(),
+    conversationId: uuid("conversation_id").notNull().references(() => conversation.id),
+    letterId: uuid("letter_id").notNull().references(() => letter.id),
+    kind: text("kind").$type<"ask" | "question" | "promise" | "trouble">().notNull(),
+    /** The passage: characters of the letter's text. Both null for a slip typed for the letter as a whole. */
+    start: integer("start"),
+    end: integer("end"),
+    title: text("title").notNull(),
+    ownerId: uuid("owner_id").references(() => person.id),
+    /** Somebody outside who has to act: keeping the slip makes a wait. */
+    theirsId: uuid("theirs_id").references(() => correspondent.id),
+    dueDay: date("due_day"),
+    dueTime: text("due_time"),
+    dueZone: text("due_zone"),
+    otherDays: jsonb("other_days").$type<string[]>().notNull(),
+    priority: text("priority").$type<"top" | "high" | "normal" | "low">().notNull(),
+    projectId: uuid("project_id").references(() => project.id),
+    workstreamId: uuid("workstream_id").references(() => workstream.id),
+    state: text("state").$type<"proposed" | "kept" | "brushed off">().notNull(),
+    taskId: uuid("task_id").references((): AnyPgColumn => task.id),
+    madeBy: text("made_by").$type<"reader" | "person">().notNull(),
+    reason: text("reason").notNull(),
+  },
+  (t) => [index("slip_conversation").on(t.conversationId), index("slip_letter").on(t.letterId)],
+);
+
+export const task = pgTable(
+  "task",
+  {
+    id: uuid("id").primaryKey(),
+    fruit: text("fruit").notNull(),
+    number: integer("number").notNull().unique(),
+    title: text("title").notNull(),
+    /** A task of ours, or a wait: something somebody outside owes us. */
+    side: text("side").$type<"ours" | "theirs">().notNull(),
+    ownerId: uuid("owner_id").references(() => person.id),
+    theirsId: uuid("theirs_id").references(() => correspondent.id),
+    dueDay: date("due_day"),
+    dueTime: text("due_time"),
+    dueZone: text("due_zone"),
+    priority: text("priority").$type<"top" | "high" | "normal" | "low">().notNull(),
+    state: text("state").$type<"to begin" | "under way" | "done" | "called off">().notNull(),
+    projectId: uuid("project_id").references(() => project.id),
+    workstreamId: uuid("workstream_id").references(() => workstream.id),
+    conversationId: uuid("conversation_id").references(() => conversation.id),
+    letterId: uuid("letter_id").references(() => letter.id),
+    start: integer("start"),
+    end: integer("end"),
+    kind: text("kind").$type<"ask" | "question" | "promise" | "trouble">(),
+    createdAt: instant("created_at").notNull(),
+    createdBy: uuid("created_by").notNull().references(() => person.id),
+    changedAt: instant("changed_at").notNull(),
+    finishedAt: instant("finished_at"),
+    search: searchWords("search"),
+  },
+  (t) => [
+    index("task_open_due").on(t.dueDay, t.dueTime, t.number).where(sql`state in ('to begin', 'under way')`),
+    index("task_owner_open_due").on(t.ownerId, t.dueDay, t.dueTime, t.number).where(sql`state in ('to begin', 'under way')`),
+    index("task_finished").on(t.finishedAt),
+    index("task_conversation").on(t.conversationId),
+    index("task_project").on(t.projectId),
+    index("task_search").using("gin", t.search),
+    check("task_side", sql`(${t.side} = 'ours' and ${t.theirsId} is null) or ${t.side} = 'theirs'`),
+  ],
+);
+
+export const comment = pgTable(
+  "comment",
+  {
+    id: uuid("id").primaryKey(),
+    taskId: uuid("task_id").notNull().references(() => task.id, { onDelete: "cascade" }),
+    personId: uuid("person_id").notNull().references(() => person.id),
+    text: text("text").notNull(),
+    at: instant("at").notNull(),
+  },
+  (t) => [index("comment_task").on(t.taskId, t.at)],
+);
+
+/** What happened: append-only. One entry an act, with every row it changed, before and after. */
+export const history = pgTable(
+  "history",
+  {
+    seq: bigserial("seq", { mode: "number" }).primaryKey(),
+    id: uuid("id").notNull().unique(),
+    act: text("act").notNull(),
+    personId: uuid("person_id").notNull().references(() => person.id),
+    at: instant("at").notNull(),
+    changes: jsonb("changes").$type<Change[]>().notNull(),
+    /** Ids of the tasks and conversations it touched, for "what happened" and for open screens. */
+    about: jsonb("about").$type<string[]>().notNull(),
+    /** The entry that this one takes back. */
+    undoes: bigint("undoes", { mode: "number" }),
+    /** The caller's key: an act that arrives twice happens once. */
+    key: text("key").unique(),
+  },
+  (t) => [index("history_about").using("gin", t.about), index("history_person").on(t.personId, t.seq), index("history_undoes").on(t.undoes)],
+);
+
+/** Numbers of references, handed out one after the other; one row. */
+export const referenceCounter = pgTable("reference_counter", {
+  id: integer("id").primaryKey(),
+  last: integer("last").notNull(),
+});
+
+/** Letters that came since, told to open screens of every process: one row, raised at each intake. */
+export const intake = pgTable("intake", {
+  id: integer("id").primaryKey(),
+  count: integer("count").notNull(),
+});
