@@ -1,13 +1,11 @@
 #!/usr/bin/env node
-// The `jam` command: starts src/cli/main.ts through tsx, so that it needs no build of its own.
-import { spawnSync } from "node:child_process";
-import { createRequire } from "node:module";
+// The `jam` command: runs src/cli/main.ts in this very process through tsx, so that it needs no build of its own and
+// signals reach it directly.
 import path from "node:path";
+import { register } from "tsx/esm/api";
 
 const root = path.resolve(import.meta.dirname, "..");
-const tsx = createRequire(import.meta.url).resolve("tsx/cli");
-const result = spawnSync(process.execPath, [tsx, "--tsconfig", path.join(root, "tsconfig.json"), path.join(root, "src/cli/main.ts"), ...process.argv.slice(2)], {
-  stdio: "inherit",
-  env: { ...process.env, JAM_ROOT: root },
-});
-process.exit(result.status ?? 1);
+process.env.JAM_ROOT = root;
+process.env.NEXT_TELEMETRY_DISABLED = "1";
+register({ tsconfig: path.join(root, "tsconfig.json") });
+await import("../src/cli/main.ts");

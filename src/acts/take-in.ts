@@ -8,7 +8,7 @@ import type { FoundSlip, Person } from "../core/reading/slip";
 import { guessProject, type ProjectWords } from "../core/sorting/guess-project";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
-import { rowsOf } from "../data/rows";
+import { type InstantText, millis, rowsOf } from "../data/rows";
 import { arrival, conversation, correspondent, letter, slip, thread } from "../data/schema";
 import { tellScreens } from "./tell-screens";
 
@@ -149,14 +149,14 @@ class Batch {
   private async loadThreads(fresh: readonly Parsed[]): Promise<void> {
     const ids = [...new Set(fresh.flatMap(({ letter: l }) => (l ? [...(l.messageId ? [l.messageId] : []), ...l.references] : [])))];
     if (ids.length === 0) return;
-    const rows = await rowsOf<{ messageId: string; id: string; subject: string; projectId: string | null; place: Joined["place"]; lastAt: Date }>(
+    const rows = await rowsOf<{ messageId: string; id: string; subject: string; projectId: string | null; place: Joined["place"]; lastAt: InstantText }>(
       this.tx,
       sql`select t.message_id as "messageId", c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt" from thread t join conversation c on c.id = t.conversation_id
         where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))`,
     );
     for (const row of rows) {
       this.byMessageId.set(row.messageId, row.id);
-      if (!this.conversations.has(row.id)) this.conversations.set(row.id, { id: row.id, isNew: false, subject: row.subject, projectId: row.projectId, place: row.place, lastAt: row.lastAt.getTime(), brings: false });
+      if (!this.conversations.has(row.id)) this.conversations.set(row.id, { id: row.id, isNew: false, subject: row.subject, projectId: row.projectId, place: row.place, lastAt: millis(row.lastAt), brings: false });
     }
   }
 

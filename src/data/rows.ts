@@ -6,11 +6,14 @@ export async function rowsOf<Row>(db: Database, query: SQL): Promise<Row[]> {
   return (await db.execute(query)).rows as Row[];
 }
 
-/** Milliseconds of an instant as the driver gives it. */
-export function millis(instant: Date | string): number {
-  return instant instanceof Date ? instant.getTime() : Date.parse(instant);
+/** An instant as a written query gives it: PostgreSQL's own text, "2026-11-25 08:12:00.5+00". */
+export type InstantText = string;
+
+/** Milliseconds since 1970 UTC of an instant. */
+export function millis(instant: InstantText): number {
+  return Date.parse(instant.replace(" ", "T").replace(/([+-]\d{2})$/, "$1:00"));
 }
 
-export function millisOrNull(instant: Date | string | null): number | null {
+export function millisOrNull(instant: InstantText | null): number | null {
   return instant === null ? null : millis(instant);
 }

@@ -51,7 +51,7 @@ export function safeHtml(html: string, pictureFor: (contentId: string) => string
       "*": ["style", "dir", "lang", "align"],
     },
     allowedSchemes: ["http", "https", "mailto", "tel"],
-    allowedSchemesByTag: { img: ["jamfile"] },
+    allowedSchemesByTag: { img: ["data"] },
     allowProtocolRelative: false,
     allowedStyles: STYLES,
     nestingLimit: DEEPEST_HTML,
@@ -60,13 +60,13 @@ export function safeHtml(html: string, pictureFor: (contentId: string) => string
       img: (_tag, attribs): sanitize.Tag => {
         const source = attribs.src?.trim() ?? "";
         const url = /^cid:/i.test(source) ? pictureFor(decodeContentId(source.slice(4))) : null;
-        if (url) return { tagName: "img", attribs: { ...attribs, src: `jamfile:${url}` } };
+        if (url) return { tagName: "img", attribs: { ...attribs, src: url } };
         if (source !== "") blockedPictures += 1;
         return { tagName: "span", attribs: { style: "color:#55607f" }, text: attribs.alt ? `[${attribs.alt}]` : "" };
       },
     },
   });
-  return { html: clean.replaceAll('src="jamfile:', 'src="'), blockedPictures };
+  return { html: clean, blockedPictures };
 }
 
 function decodeContentId(text: string): string {

@@ -146,6 +146,8 @@ export interface ConversationView {
   readonly dealtBy: string | null;
   readonly letters: readonly LetterView[];
   readonly slips: readonly SlipView[];
+  /** Everybody outside who wrote or was written to: those who can be waited for. */
+  readonly outside: readonly CorrespondentView[];
 }
 
 /** A task in a list. */

@@ -3,7 +3,7 @@ import { readReference } from "../../core/tasks/reference";
 import type { FoundView } from "../../core/views/views";
 import type { Database } from "../engine/database";
 import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
-import { millis, rowsOf } from "../rows";
+import { type InstantText, millis, rowsOf } from "../rows";
 
 /** Finds of each kind at the most. */
 const MOST_FOUND = 8;
@@ -20,7 +20,7 @@ export async function find(db: Database, viewer: Viewer, text: string): Promise<
   if (!query) return { letters: [], tasks: [], people: [] };
   const words = sql`to_tsquery('simple', unaccent(${query}))`;
   const number = readReference(text);
-  const letters = await rowsOf<{ id: string; subject: string; from: string; sentAt: Date; place: string }>(
+  const letters = await rowsOf<{ id: string; subject: string; from: string; sentAt: InstantText; place: string }>(
     db,
     sql`select l.id, l.subject, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt",
       case when c.place = 'sort' then 'in Sort' else coalesce(c.outcome, 'dealt with') end as place

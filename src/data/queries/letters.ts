@@ -3,9 +3,9 @@ import { initialsOf } from "../../core/views/initials";
 import type { LetterView } from "../../core/views/views";
 import type { Database } from "../engine/database";
 import { maySeeConversation, type Viewer } from "../need-to-know";
-import { millis, rowsOf } from "../rows";
+import { type InstantText, millis, rowsOf } from "../rows";
 
-type LetterRow = Omit<LetterView, "from" | "sentAt" | "receivedAt"> & { fromName: string; fromAddress: string; isTeam: boolean; firm: string | null; sentAt: Date; receivedAt: Date };
+type LetterRow = Omit<LetterView, "from" | "sentAt" | "receivedAt"> & { fromName: string; fromAddress: string; isTeam: boolean; firm: string | null; sentAt: InstantText; receivedAt: InstantText };
 
 const COLUMNS = sql`l.id, l.conversation_id as "conversationId", l.subject, l.from_name as "fromName", l.from_address as "fromAddress",
   exists (select 1 from person p where p.address = l.from_address) as "isTeam",
@@ -34,7 +34,7 @@ export async function letterFor(db: Database, viewer: Viewer, id: string): Promi
 
 /** The raw message, or null where it is not here or not for this viewer. */
 export async function rawLetterFor(db: Database, viewer: Viewer, id: string): Promise<{ bytes: Buffer; subject: string; sentAt: number } | null> {
-  const [row] = await rowsOf<{ bytes: Buffer; subject: string; sentAt: Date }>(
+  const [row] = await rowsOf<{ bytes: Buffer; subject: string; sentAt: InstantText }>(
     db,
     sql`select r.bytes, l.subject, l.sent_at as "sentAt" from raw_letter r join letter l on l.id = r.letter_id join conversation c on c.id = l.conversation_id where l.id = ${id} and ${maySeeConversation(viewer)}`,
   );
@@ -58,7 +58,7 @@ export async function* keptLetters(db: Database): AsyncGenerator<KeptLetter> {
   const pageSize = 500;
   let after = "00000000-0000-0000-0000-000000000000";
   for (;;) {
-    const rows = await rowsOf<KeptLetter & { id: string; receivedAt: Date }>(
+    const rows = await rowsOf<KeptLetter & { id: string; receivedAt: InstantText }>(
       db,
       sql`select l.id, l.sha256, l.message_id as "messageId", l.received_at as "receivedAt", l.size, l.subject, l.unreadable,
         (select jsonb_agg(w.name order by a.at) from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id) as "wayIn",
@@ -67,7 +67,7 @@ export async function* keptLetters(db: Database): AsyncGenerator<KeptLetter> {
     );
     for (const { id, receivedAt, ...row } of rows) {
       after = id;
-      yield { ...row, received: receivedAt.toISOString() };
+      yield { ...row, received: new Date(millis(receivedAt)).toISOString() };
     }
     if (rows.length < pageSize) return;
   }

@@ -3,7 +3,7 @@ import type { SlipKind } from "../../core/reading/slip";
 import { type ConversationView, MOST_COUNTED, type RoundView, type SlipView, type SortPage, type SortRow } from "../../core/views/views";
 import type { Database } from "../engine/database";
 import { maySeeConversation, type Viewer } from "../need-to-know";
-import { millis, millisOrNull, rowsOf } from "../rows";
+import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { lettersOf } from "./letters";
 import { correspondentsById, team } from "./people";
 
@@ -13,9 +13,9 @@ const PAGE = 60;
 interface Row {
   id: string;
   subject: string;
-  lastAt: Date;
+  lastAt: InstantText;
   outcome: SortRow["outcome"];
-  dealtAt: Date | null;
+  dealtAt: InstantText | null;
   dealtBy: string | null;
   fromName: string;
   fromAddress: string;
@@ -88,7 +88,7 @@ const ROUND_PAUSE_MINUTES = 45;
 
 /** The round that a viewer is in: what they dealt with since their last long pause, and what is left at that pace. */
 export async function roundOf(db: Database, viewer: Viewer, now: number): Promise<RoundView> {
-  const acts = await rowsOf<{ at: Date }>(
+  const acts = await rowsOf<{ at: InstantText }>(
     db,
     sql`select c.dealt_at as at from conversation c where c.dealt_by = ${viewer.personId} and c.dealt_at > ${new Date(now - 12 * 3_600_000)} and c.dealt_at <= ${new Date(now)} order by c.dealt_at desc limit 200`,
   );
@@ -130,11 +130,15 @@ async function slipsOf(db: Database, conversationId: string): Promise<SlipView[]
 
 /** A conversation with its letters and slips, or null where it is not here or not for this viewer. */
 export async function conversationFor(db: Database, viewer: Viewer, id: string): Promise<ConversationView | null> {
-  const [row] = await rowsOf<Omit<ConversationView, "letters" | "slips" | "dealtAt"> & { dealtAt: Date | null }>(
+  const [row] = await rowsOf<Omit<ConversationView, "letters" | "slips" | "outside" | "dealtAt"> & { dealtAt: InstantText | null }>(
     db,
     sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy"
       from conversation c where c.id = ${id} and ${maySeeConversation(viewer)}`,
   );
   if (!row) return null;
-  return { ...row, dealtAt: millisOrNull(row.dealtAt), letters: await lettersOf(db, id), slips: await slipsOf(db, id) };
+  const letters = await lettersOf(db, id);
+  const addresses = [...new Set(letters.flatMap((letter) => [letter.from.address, ...letter.to.slice(0, 20).map((who) => who.address)]))].filter((address) => address !== "");
+  const ids = addresses.length === 0 ? [] : await rowsOf<{ id: string }>(db, sql`select id from correspondent where address in ${addresses}`);
+  const outside = [...(await correspondentsById(db, ids.map((one) => one.id))).values()];
+  return { ...row, dealtAt: millisOrNull(row.dealtAt), letters, slips: await slipsOf(db, id), outside };
 }

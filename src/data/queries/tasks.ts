@@ -5,7 +5,7 @@ import { historyWords } from "../../core/tasks/history-words";
 import type { Change } from "../../core/tasks/outcome";
 import type { Database } from "../engine/database";
 import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
-import { millis, millisOrNull, rowsOf } from "../rows";
+import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { correspondentsById, team } from "./people";
 import { sortCount } from "./sort";
 
@@ -20,7 +20,7 @@ export interface TasksLook {
 }
 
 type Row = Omit<TaskRow, "owner" | "theirs" | "due" | "finishedAt" | "createdAt" | "reference" | "slug"> & {
-  fruit: string; number: number; ownerId: string | null; theirsId: string | null; dueDay: string | null; dueTime: string | null; dueZone: string | null; finishedAt: Date | null; createdAt: Date;
+  fruit: string; number: number; ownerId: string | null; theirsId: string | null; dueDay: string | null; dueTime: string | null; dueZone: string | null; finishedAt: InstantText | null; createdAt: InstantText;
 };
 
 const COLUMNS = sql`t.id, t.fruit, t.number, t.title, t.side, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone",
@@ -100,7 +100,7 @@ export async function stationCounts(db: Database, viewer: Viewer, today: Day): P
 
 /** What happened to a task or conversation, newest first. */
 async function happenedTo(db: Database, id: string, people: ReadonlyMap<string, PersonView>): Promise<HappenedView[]> {
-  const rows = await rowsOf<{ id: string; seq: string; act: string; at: Date; personId: string; changes: Change[]; isUndone: boolean; undoes: string | null }>(
+  const rows = await rowsOf<{ id: string; seq: string; act: string; at: InstantText; personId: string; changes: Change[]; isUndone: boolean; undoes: string | null }>(
     db,
     sql`select h.id, h.seq, h.act, h.at, h.person_id as "personId", h.changes, h.undoes, jam_is_undone(h.seq) as "isUndone"
       from history h where h.about @> ${JSON.stringify([id])}::jsonb order by h.seq desc limit 100`,
@@ -126,14 +126,14 @@ export async function taskSheet(db: Database, viewer: Viewer, number: number): P
   const people = new Map((await team(db)).map((person) => [person.id, person]));
   const [task] = await taskRows(db, [taskPart]);
   const letters = conversationId
-    ? await rowsOf<{ id: string; from: string; sentAt: Date; receivedAt: Date; offset: string; text: string; files: TaskSheet["files"] }>(
+    ? await rowsOf<{ id: string; from: string; sentAt: InstantText; receivedAt: InstantText; offset: string; text: string; files: TaskSheet["files"] }>(
         db,
         sql`select l.id, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt", l.received_at as "receivedAt", l."offset", left(l.text, 100000) as text, l.files
           from letter l join conversation c on c.id = l.conversation_id where c.id = ${conversationId} and ${maySeeConversation(viewer)} order by l.sent_at, l.id limit 100`,
       )
     : [];
   const own = letters.find((letter) => letter.id === letterId) ?? null;
-  const comments = await rowsOf<{ id: string; personId: string; text: string; at: Date }>(db, sql`select id, person_id as "personId", text, at from comment where task_id = ${row.id} order by at desc limit 200`);
+  const comments = await rowsOf<{ id: string; personId: string; text: string; at: InstantText }>(db, sql`select id, person_id as "personId", text, at from comment where task_id = ${row.id} order by at desc limit 200`);
   return {
     task: task!,
     workstream,

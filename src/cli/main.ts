@@ -1,0 +1,45 @@
+import { FolderInUse } from "../data/engine/folder-lock";
+import { WrongCall } from "./wrong-call";
+
+const HELP = `jam: mail into shared tasks
+
+  jam serve                     start the server in the foreground (PORT, default 3900; JAM_DATA, default .jam)
+  jam demo [--fresh]            load the demo where there is none (--fresh: start anew), then serve
+  jam import PATH… [--for ADDRESS] [--as NAME]
+                                bring mail in: .eml, mbox, Maildir, folders of them;
+                                --for makes it the personal mail of a member, --as names the way in
+  jam letters --json            list the letters that are kept, one JSON object a line
+  jam person ADDRESS NAME [--work WHAT]
+                                add a member; the password is asked for on standard input (empty: no sign-in)
+`;
+
+async function run(words: readonly string[]): Promise<number> {
+  const [command, ...rest] = words;
+  switch (command) {
+    case "serve":
+      return (await import("./serve")).serve("jam serve");
+    case "demo":
+      return (await import("./demo")).demo(rest);
+    case "import":
+      return (await import("./import")).importCommand(rest);
+    case "letters":
+      return (await import("./letters")).lettersCommand(rest);
+    case "person":
+      return (await import("./person")).personCommand(rest);
+    case undefined:
+    case "help":
+    case "--help":
+      process.stdout.write(HELP);
+      return 0;
+    default:
+      throw new WrongCall(`There is no command “${command}”.\n\n${HELP}`);
+  }
+}
+
+try {
+  process.exitCode = await run(process.argv.slice(2));
+} catch (error) {
+  const isPlain = error instanceof WrongCall || error instanceof FolderInUse;
+  process.stderr.write(`jam: ${isPlain ? (error as Error).message : error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+  process.exitCode = error instanceof WrongCall ? 2 : 1;
+}

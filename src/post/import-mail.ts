@@ -1,0 +1,51 @@
+import { BATCH, type TakenIn, takeIn } from "../acts/take-in";
+import type { Database } from "../data/engine/database";
+import type { FoundMessage } from "./mail-files";
+
+/** How an import stands. `notReadable` names each file with its reason; those marked `isKept` are in Sort all the same. */
+export interface ImportReport {
+  readonly fresh: number;
+  readonly here: number;
+  readonly notReadable: readonly { readonly source: string; readonly why: string; readonly isKept: boolean }[];
+  readonly bytes: number;
+}
+
+/** Bytes of raw messages that are held for one batch at the most. */
+const MOST_BATCH_BYTES = 16 * 1_048_576;
+
+/** Takes in every message of a stream, batch by batch, and reports after each; stops at the batch's end when cut off. */
+export async function* importMail(db: Database, messages: AsyncIterable<FoundMessage>, wayInId: string, now: () => number): AsyncGenerator<ImportReport> {
+  let report: ImportReport = { fresh: 0, here: 0, notReadable: [], bytes: 0 };
+  let batch: { source: string; raw: Uint8Array }[] = [];
+  let bytes = 0;
+  const flush = async () => {
+    const taken = await takeIn(db, batch.map(({ raw }) => ({ raw })), wayInId, now());
+    report = added(report, taken, batch);
+    batch = [];
+    bytes = 0;
+  };
+  for await (const message of messages) {
+    if (message.raw === null) {
+      report = { ...report, notReadable: [...report.notReadable, { source: message.source, why: message.why ?? "", isKept: false }] };
+      continue;
+    }
+    batch.push({ source: message.source, raw: message.raw });
+    bytes += message.raw.length;
+    if (batch.length >= BATCH || bytes >= MOST_BATCH_BYTES) {
+      await flush();
+      yield report;
+    }
+  }
+  if (batch.length > 0) await flush();
+  yield report;
+}
+
+function added(report: ImportReport, taken: readonly TakenIn[], batch: readonly { source: string; raw: Uint8Array }[]): ImportReport {
+  const faults = taken.flatMap((one, i) => (one.outcome === "not readable" || one.outcome === "refused" ? [{ source: batch[i]!.source, why: one.why, isKept: one.outcome === "not readable" }] : []));
+  return {
+    fresh: report.fresh + taken.filter((one) => one.outcome === "new" || one.outcome === "not readable").length,
+    here: report.here + taken.filter((one) => one.outcome === "already here").length,
+    notReadable: faults.length > 0 ? [...report.notReadable, ...faults] : report.notReadable,
+    bytes: report.bytes + batch.reduce((sum, one) => sum + one.raw.length, 0),
+  };
+}

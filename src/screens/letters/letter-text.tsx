@@ -1,0 +1,122 @@
+"use client";
+
+import { type ReactNode, useState } from "react";
+import { flowText, type Paragraph } from "../../core/letters/flow-text";
+import type { SlipKind } from "../../core/reading/slip";
+import type { LetterView } from "../../core/views/views";
+import { KindMark } from "../parts/marks";
+
+/** A passage to mark in a letter's text. */
+export interface MarkedPassage {
+  readonly id: string;
+  readonly start: number;
+  readonly end: number;
+  readonly kind: SlipKind | null;
+  readonly number: number | null;
+}
+
+interface Piece {
+  readonly start: number;
+  readonly end: number;
+  readonly passage: MarkedPassage | null;
+}
+
+/** Cuts a stretch at the ends of passages; where two overlap, the one that begins first has the characters. */
+function piecesOf(start: number, end: number, passages: readonly MarkedPassage[]): Piece[] {
+  const pieces: Piece[] = [];
+  let at = start;
+  for (const passage of [...passages].sort((a, b) => a.start - b.start || b.end - a.end)) {
+    const from = Math.max(passage.start, at);
+    const to = Math.min(passage.end, end);
+    if (from >= to) continue;
+    if (from > at) pieces.push({ start: at, end: from, passage: null });
+    pieces.push({ start: from, end: to, passage });
+    at = to;
+  }
+  if (at < end) pieces.push({ start: at, end, passage: null });
+  return pieces;
+}
+
+function words(text: string, start: number, end: number, soft: ReadonlySet<number>): ReactNode[] {
+  const nodes: ReactNode[] = [];
+  let from = start;
+  for (let i = start; i < end; i += 1) {
+    if (text[i] !== "\n") continue;
+    nodes.push(text.slice(from, i));
+    // A soft line end keeps its one character, so that places on the screen and in the text agree.
+    nodes.push(soft.has(i) ? " " : "\n");
+    from = i + 1;
+  }
+  nodes.push(text.slice(from, end));
+  return nodes;
+}
+
+interface TextProps {
+  readonly letter: LetterView;
+  readonly passages: readonly MarkedPassage[];
+  readonly litId: string | null;
+  readonly onPick?: (id: string) => void;
+}
+
+function ParagraphText({ paragraph, letter, passages, litId, onPick }: TextProps & { paragraph: Paragraph }) {
+  const { text } = letter;
+  return (
+    <p className="whitespace-pre-wrap" data-offset={paragraph.start}>
+      {piecesOf(paragraph.start, paragraph.end, passages).map((piece) => {
+        const content = words(text, piece.start, piece.end, paragraph.softBreaks);
+        const { passage } = piece;
+        if (!passage) return <span key={piece.start} data-offset={piece.start}>{content}</span>;
+        const isFirst = piece.start === passage.start;
+        const isLast = piece.end === passage.end;
+        return (
+          <span key={piece.start} className={litId === passage.id ? "is-lit" : ""} data-passage={passage.id}>
+            {/* biome-ignore lint/a11y/useKeyWithClickEvents: the slip beside it is reached by key; this is a second way to it */}
+            {/* biome-ignore lint/a11y/noStaticElementInteractions: same */}
+            <span className={`passage ${litId === passage.id ? "is-lit" : ""}`} onClick={() => onPick?.(passage.id)}>
+              {isFirst && <i className="corner-open" />}
+              <span data-offset={piece.start}>{content}</span>
+              {isLast && <i className="corner-close" />}
+            </span>
+            {isLast && passage.kind && <span className="mx-1 whitespace-nowrap"><KindMark kind={passage.kind} number={passage.number} /></span>}
+          </span>
+        );
+      })}
+    </p>
+  );
+}
+
+/** The words of a letter: what is new in full, what is quoted, forwarded or a signature folded until it is asked for. */
+export function LetterText(props: TextProps) {
+  const paragraphs = flowText(props.letter.text, props.letter.parts);
+  const groups: { kind: Paragraph["kind"]; paragraphs: Paragraph[] }[] = [];
+  for (const paragraph of paragraphs) {
+    const last = groups.at(-1);
+    if (last && last.kind === paragraph.kind) last.paragraphs.push(paragraph);
+    else groups.push({ kind: paragraph.kind, paragraphs: [paragraph] });
+  }
+  const isAllOld = groups.every((group) => group.kind !== "new");
+  return (
+    <div className="letter" data-letter={props.letter.id}>
+      {groups.map((group, i) => {
+        const isMarked = group.paragraphs.some((paragraph) => props.passages.some((passage) => passage.start < paragraph.end && passage.end > paragraph.start));
+        const content = group.paragraphs.map((paragraph) => <ParagraphText key={paragraph.start} {...props} paragraph={paragraph} />);
+        return group.kind === "new" ? <div key={i}>{content}</div> : <Folded key={i} kind={group.kind} isOpenAtFirst={isAllOld || isMarked || group.kind === "forwarded"} count={group.paragraphs.length}>{content}</Folded>;
+      })}
+      {paragraphs.length === 0 && <p className="text-soft font-[inherit]">{props.letter.files.length > 0 ? "There are no words in this letter, only files." : "This letter is empty."}</p>}
+    </div>
+  );
+}
+
+const FOLD_NAMES: Readonly<Record<Paragraph["kind"], string>> = { new: "", quoted: "quoted text", signature: "the signature", forwarded: "the forwarded letter" };
+
+function Folded({ kind, isOpenAtFirst, count, children }: { kind: Paragraph["kind"]; isOpenAtFirst: boolean; count: number; children: ReactNode }) {
+  const [isOpen, setOpen] = useState(isOpenAtFirst);
+  return (
+    <div className="mb-3">
+      <button type="button" className="folded" style={{ fontFamily: "var(--font-ui)" }} aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+        {isOpen ? "Fold" : "Show"} {FOLD_NAMES[kind]} · {count} {count === 1 ? "paragraph" : "paragraphs"}
+      </button>
+      {isOpen && <div className="mt-2 border-l-0 pl-4 text-soft">{children}</div>}
+    </div>
+  );
+}

@@ -1,0 +1,98 @@
+"use client";
+
+import Link from "next/link";
+import type { CorrespondentView, SlipView } from "../../core/views/views";
+import { useHouse, useToday } from "../parts/house";
+import { KIND_COLOURS, KIND_NAMES, KindMark, PersonLabel, PriorityRule } from "../parts/marks";
+import { OwnerWord, PriorityWord, ProjectWord } from "../words/picks";
+import { DueWord, TitleWord } from "../words/text-words";
+import { sayDistance } from "../../core/time/say-day";
+
+export type SlipField = "title" | "owner" | "due" | "priority" | "project";
+
+/** A change of one field of a slip, as the acts take it. */
+export type SlipChange =
+  | { field: "title"; to: string }
+  | { field: "owner"; to: { side: "ours"; personId: string | null } | { side: "theirs"; correspondentId: string } }
+  | { field: "due"; to: { day: string; time: string | null; zone: string } | null }
+  | { field: "priority"; to: SlipView["priority"] }
+  | { field: "project"; to: { projectId: string | null; workstreamId: string | null } };
+
+function becomes(slip: SlipView, myId: string): string {
+  if (slip.theirs) return `you wait for ${slip.theirs.name.split(" ")[0]}`;
+  if (slip.kind === "question") return "answer or task";
+  if (slip.kind === "trouble" && !slip.owner) return "nobody has it yet";
+  return slip.owner && slip.owner.id !== myId ? "becomes a task" : "becomes a task";
+}
+
+/** A slip: a task-to-be beside its passage. Every value is a word that can be changed in place. */
+export function SlipCard(props: {
+  readonly slip: SlipView;
+  readonly number: number | null;
+  readonly isLit: boolean;
+  readonly editing: SlipField | null;
+  readonly outside: readonly CorrespondentView[];
+  readonly onLight: () => void;
+  readonly onEdit: (field: SlipField | null) => void;
+  readonly onChange: (change: SlipChange) => Promise<boolean>;
+  readonly onKeep: () => void;
+  readonly onBrushOff: () => void;
+}) {
+  const { slip, editing, isLit } = props;
+  const { me } = useHouse();
+  const { today, calendar } = useToday();
+  const open = (field: SlipField) => ({ isOpen: editing === field, onOpen: (isOpen: boolean) => props.onEdit(isOpen ? field : null) });
+  if (slip.task) {
+    return (
+      <article className="slip !py-2 text-[12.5px]" aria-label={`Kept: ${slip.task.title}`}>
+        <span className="flex items-center gap-2">
+          <KindMark kind={slip.kind} number={props.number} />
+          <Link href={`/tasks/${slip.task.slug}`} className="word font-bold">
+            {slip.task.reference}
+          </Link>
+          <span className="min-w-0 flex-1 truncate">{slip.task.title}</span>
+          <span className="text-going font-semibold">{slip.task.state === "to begin" ? "kept" : slip.task.state}</span>
+        </span>
+      </article>
+    );
+  }
+  return (
+    <article className={`slip ${isLit ? "is-lit" : ""}`} aria-label={`${KIND_NAMES[slip.kind]}: ${slip.title}`} aria-current={isLit ? "true" : undefined} onFocus={props.onLight} onMouseDown={props.onLight}>
+      <div className="flex justify-between text-[12px] leading-[17px]">
+        <span className="flex items-center gap-[7px]">
+          <KindMark kind={slip.kind} number={props.number} />
+          <b className={KIND_COLOURS[slip.kind]}>{KIND_NAMES[slip.kind]}</b>
+        </span>
+        <span className="text-soft" title={`because: ${slip.reason}`}>{becomes(slip, me.id)}</span>
+      </div>
+      <TitleWord title={slip.title} {...open("title")} onSave={(title) => props.onChange({ field: "title", to: title })} className="mt-px text-[14.5px] font-bold leading-[19px]" />
+      <div className="mt-1 flex min-h-5 flex-wrap items-center gap-x-1.5 text-[12.5px] font-semibold leading-[17px]">
+        {slip.theirs ? <PersonLabel initials={slip.theirs.initials} name={slip.theirs.name} isTeam={false} size="small" /> : slip.owner ? <PersonLabel initials={slip.owner.initials} name={slip.owner.name} isTeam size="small" /> : null}
+        <OwnerWord owner={slip.owner} theirs={slip.theirs} outside={props.outside} {...open("owner")} onPick={(to) => void props.onChange({ field: "owner", to })} missing="give to somebody?" />
+        <span className="font-normal text-soft">·</span>
+        <span>
+          <DueWord due={slip.due} others={slip.otherDays} {...open("due")} onSave={(to) => props.onChange({ field: "due", to })} />
+          {slip.due && editing !== "due" && <span className="font-medium text-soft" aria-hidden="true">, {sayDistance(slip.due.day, today, calendar)}</span>}
+        </span>
+        <span className="font-normal text-soft">·</span>
+        <span className="inline-flex items-center gap-1.5">
+          <PriorityRule priority={slip.priority} height={14} />
+          <PriorityWord priority={slip.priority} {...open("priority")} onPick={(to) => void props.onChange({ field: "priority", to })} />
+        </span>
+      </div>
+      {isLit && (
+        <div className="mt-[5px] flex items-center gap-2 text-[12px] text-soft">
+          <ProjectWord projectId={slip.projectId} workstreamId={slip.workstreamId} withWorkstreams {...open("project")} onPick={(to) => void props.onChange({ field: "project", to })} />
+          <span className="ml-auto flex gap-1">
+            <button type="button" className="rounded-md px-1.5 py-0.5 font-semibold text-act hover:bg-act-wash" onClick={props.onKeep} title="Keep this slip (K)">
+              Keep
+            </button>
+            <button type="button" className="rounded-md px-1.5 py-0.5 font-semibold text-soft hover:bg-wash" onClick={props.onBrushOff} title="Brush this slip off (X)">
+              Brush off
+            </button>
+          </span>
+        </div>
+      )}
+    </article>
+  );
+}

@@ -1,0 +1,63 @@
+"use client";
+
+import { useState } from "react";
+import { readLine } from "../../core/tasks/read-line";
+import { sayDay, sayDistance } from "../../core/time/say-day";
+import { useHouse, useToday } from "../parts/house";
+import { PRIORITY_NAMES } from "../parts/marks";
+import type { Look } from "./tasks-data";
+
+/** A new task from one plain line; below it, how its words were understood. */
+export function NewTask({ look, onMake, onClose }: { look: Look; onMake: (input: unknown) => Promise<boolean>; onClose: () => void }) {
+  const house = useHouse();
+  const { now, today, calendar } = useToday();
+  const [line, setLine] = useState("");
+  const read = readLine(line, house.team, house.projects, now, calendar, house.figures);
+  const ownerId = read.ownerId ?? (look.whose === "mine" ? house.me.id : null);
+  const owner = house.team.find((person) => person.id === ownerId);
+  const projectId = read.projectId ?? look.projectId;
+  const project = house.projects.find((one) => one.id === projectId);
+  const make = async () => {
+    if (line.trim() === "") return onClose();
+    const isMade = await onMake({ title: read.title, ownerId, due: read.due ? { ...read.due, zone: house.zone } : null, priority: read.priority, projectId, workstreamId: null });
+    if (isMade) setLine("");
+  };
+  return (
+    <div className="border-b border-hairline bg-wash px-4 py-3">
+      <div className="flex gap-2">
+        <input
+          autoFocus
+          className="field !h-10 flex-1 !text-[15px] font-semibold"
+          aria-label="A new task, in one line"
+          placeholder="Price for cedar, for Kofi by Wednesday, high"
+          value={line}
+          onChange={(event) => setLine(event.target.value)}
+          onKeyDown={(event) => {
+            if (event.key === "Enter") void make();
+            if (event.key === "Escape") {
+              event.stopPropagation();
+              onClose();
+            }
+          }}
+        />
+        <button type="button" className="btn !h-10" onClick={() => void make()} disabled={line.trim() === ""}>
+          Make it
+        </button>
+      </div>
+      <dl className="mt-2 grid grid-cols-[minmax(0,2fr)_1fr_1fr_auto_auto] gap-x-5 text-[12px] max-sm:grid-cols-2" role="status">
+        {[
+          ["title", read.title || "what is to be done"],
+          ["owner", owner ? (owner.id === house.me.id ? "you" : owner.name) : "nobody yet"],
+          ["due", read.due ? `${sayDay(read.due.day, today)}${read.due.time ? `, ${read.due.time}` : ""}, ${sayDistance(read.due.day, today, calendar)}` : "no date: nobody would be reminded"],
+          ["priority", PRIORITY_NAMES[read.priority]],
+          ["project", project?.name ?? "no project"],
+        ].map(([name, value]) => (
+          <div key={name} className="min-w-0 border-l border-act pl-2">
+            <dt className="font-semibold text-act">{name}</dt>
+            <dd className="truncate text-[13px] font-semibold">{value}</dd>
+          </div>
+        ))}
+      </dl>
+    </div>
+  );
+}

@@ -1,0 +1,205 @@
+"use client";
+
+import { useQueryClient } from "@tanstack/react-query";
+import { useRouter } from "next/navigation";
+import { useCallback, useEffect, useMemo, useState } from "react";
+import { MOST_COUNTED, type TaskRow, type TaskSheet } from "../../core/views/views";
+import { useHouse, useToday } from "../parts/house";
+import { useKeys } from "../parts/keys";
+import { KeyCap } from "../parts/marks";
+import { useActs } from "../parts/use-acts";
+import { PickWord } from "../words/pick-word";
+import { groupByDay } from "./day-groups";
+import { NewTask } from "./new-task";
+import { type TaskChange, taskColumnsSeen, taskWithChange } from "./task-change";
+import { TaskList } from "./task-list";
+import { type TaskField, TaskSheetView } from "./task-sheet";
+import { askAheadForSheet, changeTaskOnScreen, type Look, lookInAddress, type TasksAnswer, useSheet, useTasks } from "./tasks-data";
+
+const WHOSE: Readonly<Record<Look["whose"], string>> = { everyone: "Everyone’s tasks", mine: "My tasks", nobody: "Nobody’s tasks", theirs: "What others owe us" };
+const SHOW: Readonly<Record<Look["show"], string>> = { open: "without the done ones", done: "only those finished" };
+
+function figure(count: number): string {
+  return count > MOST_COUNTED ? `${MOST_COUNTED}+` : String(count);
+}
+
+function useIsPhone(): boolean {
+  const [isPhone, setPhone] = useState(false);
+  useEffect(() => {
+    const query = matchMedia("(max-width: 640px)");
+    const look = () => setPhone(query.matches);
+    look();
+    query.addEventListener("change", look);
+    return () => query.removeEventListener("change", look);
+  }, []);
+  return isPhone;
+}
+
+/** What the list shows, in one sentence whose words can be changed. */
+function Sentence({ look, onLook }: { look: Look; onLook: (look: Look) => void }) {
+  const { projects } = useHouse();
+  const [open, setOpen] = useState<"whose" | "project" | "show" | null>(null);
+  const word = (name: "whose" | "project" | "show") => ({ isOpen: open === name, onOpen: (isOpen: boolean) => setOpen(isOpen ? name : null) });
+  return (
+    <p className="min-w-0 text-[14.5px] font-medium">
+      <b>
+        <PickWord label="Whose" shown={WHOSE[look.whose]} picks={Object.entries(WHOSE).map(([id, name]) => ({ id, value: id as Look["whose"], name, matches: [name] }))} {...word("whose")} onPick={(whose) => onLook({ ...look, whose })} width={150} />
+      </b>{" "}
+      in{" "}
+      <b>
+        <PickWord label="Project" shown={projects.find((project) => project.id === look.projectId)?.name ?? "any project"} picks={[{ id: "any", value: null as string | null, name: "any project", matches: ["any project"] }, ...projects.map((project) => ({ id: project.id, value: project.id as string | null, name: project.name, matches: [project.name] }))]} {...word("project")} onPick={(projectId) => onLook({ ...look, projectId })} />
+      </b>
+      ,{" "}
+      <b>
+        <PickWord label="Which" shown={SHOW[look.show]} picks={Object.entries(SHOW).map(([id, name]) => ({ id, value: id as Look["show"], name, matches: [name] }))} {...word("show")} onPick={(show) => onLook({ ...look, show })} width={170} />
+      </b>
+      , by {look.show === "open" ? "due date" : "the day they were finished"}
+    </p>
+  );
+}
+
+/** Tasks: what is to do, by due date; beside it the sheet of the one that is here. */
+export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: string | null; sheet: TaskSheet | null }) {
+  const house = useHouse();
+  const { today, calendar } = useToday();
+  const router = useRouter();
+  const queries = useQueryClient();
+  const { run, undo } = useActs();
+  const isPhone = useIsPhone();
+  const [look, setLook] = useState<Look>(props.look);
+  const [slug, setSlug] = useState<string | null>(props.slug);
+  const [editing, setEditing] = useState<TaskField | null>(null);
+  const [isMaking, setMaking] = useState(false);
+  const tasks = useTasks(look, { look: props.look, answer: props.first });
+  const rows = useMemo(() => tasks.data?.pages.flatMap((page) => page.rows) ?? [], [tasks.data]);
+  const grouped = useMemo(() => groupByDay(rows, today, house.zone, calendar, look.show === "done"), [rows, today, house.zone, calendar, look.show]);
+  const figures = tasks.data?.pages[0]?.figures ?? props.first.figures;
+  const hereSlug = slug ?? (isPhone ? null : (rows[0]?.slug ?? null));
+  const { data: sheet, error } = useSheet(hereSlug, props.sheet);
+
+  const index = rows.findIndex((row) => row.slug === hereSlug);
+  useEffect(() => {
+    for (const row of rows.slice(Math.max(0, index - 1), index + 3)) if (row.slug !== hereSlug) askAheadForSheet(queries, row.slug);
+  }, [queries, rows, index, hereSlug]);
+
+  const go = useCallback(
+    (to: string | null, nextLook: Look = look) => {
+      setSlug(to);
+      setEditing(null);
+      window.history.replaceState(null, "", `/tasks${to ? `/${to}` : ""}${lookInAddress(nextLook)}`);
+    },
+    [look],
+  );
+  const changeLook = (next: Look) => {
+    setLook(next);
+    go(null, next);
+  };
+  const step = (by: number) => {
+    const row = rows[Math.max(0, Math.min(rows.length - 1, index + by))];
+    if (row) go(row.slug);
+  };
+  const change = (task: TaskRow, to: TaskChange) =>
+    run(
+      "change task",
+      { taskId: task.id, change: to, was: taskColumnsSeen(task, to.field) },
+      {
+        show: () => changeTaskOnScreen(queries, task.slug, (old) => taskWithChange(old, to, house, [])),
+        says: () => (to.field === "state" ? (to.to === "done" ? `${task.reference} is done.` : to.to === "called off" ? `${task.reference} is called off; its letters stay with the project.` : `${task.reference} is ${to.to}.`) : null),
+      },
+    );
+  const finish = (task: TaskRow) => void change(task, { field: "state", to: task.state === "done" ? "to begin" : "done" });
+  const openLetter = () => {
+    if (!sheet?.passage) return;
+    const { letterId, start, end } = sheet.passage;
+    router.push(`/letters/${letterId}${start !== null && end !== null ? `?from=${start}&to=${end}` : ""}`);
+  };
+  const note = () => document.getElementById("note-field")?.focus();
+
+  useKeys({
+    ArrowDown: () => step(1),
+    ArrowUp: () => step(-1),
+    d: () => sheet && finish(sheet.task),
+    o: () => sheet && setEditing("owner"),
+    e: () => sheet && setEditing("due"),
+    r: () => sheet && setEditing("priority"),
+    t: () => sheet && setEditing("title"),
+    a: () => setMaking(true),
+    c: note,
+    l: openLetter,
+    u: () => void undo(),
+  });
+
+  const acts = sheet && (
+    <div className="acts max-sm:min-h-[64px]" role="toolbar" aria-label="Acts">
+      <button type="button" className="is-chief max-sm:!h-11" onClick={() => finish(sheet.task)}>
+        <KeyCap name="D" />
+        {sheet.task.state === "done" ? "Not done yet" : "Done"}
+      </button>
+      <button type="button" onClick={note}>
+        <KeyCap name="C" />
+        Note
+      </button>
+      <button type="button" onClick={openLetter} disabled={!sheet.passage}>
+        <KeyCap name="L" />
+        Letter
+      </button>
+      <button type="button" className="ml-auto" onClick={() => void undo()}>
+        <KeyCap name="U" />
+        Undo
+      </button>
+    </div>
+  );
+  const isSheetShown = hereSlug !== null;
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_428px] gap-[14px] px-4 pb-4 pt-[14px] max-lg:grid-cols-[minmax(0,1fr)_360px] max-sm:flex max-sm:flex-col max-sm:gap-2 max-sm:p-2">
+      <h1 className="sr-only">Tasks</h1>
+      <section className={`pan flex min-h-0 flex-col ${isSheetShown && isPhone ? "hidden" : ""} max-sm:flex-1`} aria-label="The list">
+        <div className="flex min-h-[50px] flex-none flex-wrap items-center gap-x-4 gap-y-1 border-b border-hairline py-2 pl-4 pr-[10px]">
+          <Sentence look={look} onLook={changeLook} />
+          <span className="ml-auto text-[12px] text-soft">
+            <b className="text-ink">{figure(figures.all)}</b>
+            {figures.nobodys > 0 && look.whose === "everyone" && (
+              <>
+                , and <b className="text-ink">{figure(figures.nobodys)}</b> nobody’s
+              </>
+            )}
+          </span>
+          <button type="button" className="btn !h-8" onClick={() => setMaking(true)}>
+            New task
+          </button>
+        </div>
+        {isMaking && <NewTask look={look} onClose={() => setMaking(false)} onMake={(input) => run("make task", input, { says: (done) => `Made as ${done.made[0]?.reference}.`, onDone: (done) => done.made[0] && go(done.made[0].slug) })} />}
+        {rows.length === 0 ? (
+          <div className="flex flex-1 flex-col items-center justify-center gap-2 p-8 text-center">
+            <h2 className="text-[18px]">{look.show === "done" ? "Nothing is finished yet" : "Nothing to do here"}</h2>
+            <p className="text-soft">{look.whose === "everyone" && !look.projectId ? "Keep slips in Sort, or write a task in one line with New task." : "Change a word of the sentence above to see more."}</p>
+          </div>
+        ) : (
+          <TaskList rows={grouped} hereSlug={hereSlug} hasMore={tasks.hasNextPage && !tasks.isFetchingNextPage} onMore={() => void tasks.fetchNextPage()} onPick={go} isPhone={isPhone} />
+        )}
+        <div className="flex h-9 flex-none items-center gap-[26px] border-t border-hairline px-4 text-[12px] text-soft">
+          <span>
+            <b className="text-ink">{figure(figures.undated)}</b> without a date
+          </span>
+          {tasks.isPlaceholderData && <span>Looking …</span>}
+        </div>
+      </section>
+      <div className={`min-h-0 ${isSheetShown ? "" : "max-sm:hidden"} max-sm:flex max-sm:flex-1 max-sm:flex-col`}>
+        {isPhone && isSheetShown && (
+          <button type="button" className="flex h-11 flex-none items-center px-2 font-semibold text-act" onClick={() => go(null)}>
+            ‹ The list
+          </button>
+        )}
+        {sheet ? (
+          <div className="h-full min-h-0 flex-1">
+            <TaskSheetView key={sheet.task.id} sheet={sheet} editing={editing} onEdit={setEditing} onChange={(to) => change(sheet.task, to)} onNote={(text) => run("comment", { taskId: sheet.task.id, text })} onUndoEntry={(entryId) => void run("undo", { entryId }, { says: () => "Undone.", canUndo: false })} acts={acts} />
+          </div>
+        ) : (
+          <section className="pan flex h-full items-center justify-center p-8 text-center text-soft" aria-busy={hereSlug !== null && !error}>
+            {error ? <p role="alert">{error.message}</p> : hereSlug === null ? "Choose a task to see what was asked, who has it and what happened." : ""}
+          </section>
+        )}
+      </div>
+    </div>
+  );
+}
