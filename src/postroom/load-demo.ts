@@ -97,6 +97,7 @@ class DemoLoader {
   private async dealWithAll(conversations: readonly ScriptConversation[], composed: readonly (readonly ComposedLetter[])[]): Promise<void> {
     const rows = await rowsOf<{ id: string; messageId: string }>(this.db, sql`select conversation_id as id, message_id as "messageId" from letter where message_id like 'demo.%.0.%'`);
     const byNumber = new Map(rows.map((row) => [Number(row.messageId.split(".")[1]), row.id]));
+    await this.settleOldLetters(conversations, byNumber);
     const dealt = conversations
       .map((conversation, number) => ({ conversation, id: byNumber.get(number)!, at: composed[number]!.at(-1)!.at + (25 + ((number * 37) % 160)) * MINUTE_MS }))
       .filter(({ conversation }) => conversation.outcome !== "sort")
@@ -105,6 +106,19 @@ class DemoLoader {
       if (i % 10 === 0) this.say(`Conversations dealt with: ${i} of ${dealt.length} …`);
       if (conversation.outcome === "nothing") await this.act(conversation.by, "nothing to do", { conversationId: id }, at);
       else await this.keep(conversation, id, at);
+    }
+  }
+
+  /** Conversations that wait in Sort because of a new letter: what their letters of other weeks asked was dealt with then. */
+  private async settleOldLetters(conversations: readonly ScriptConversation[], byNumber: ReadonlyMap<number, string>): Promise<void> {
+    for (const [number, conversation] of conversations.entries()) {
+      if (conversation.outcome !== "sort" || conversation.letters.length < 2) continue;
+      const id = byNumber.get(number)!;
+      const view = await this.slips("ines", id);
+      const newest = view.letters.at(-1)!;
+      for (const slip of view.slips) {
+        if (slip.letterId !== newest.id && slip.state === "proposed") await this.act("ines", "brush off", { conversationId: id, slipId: slip.id }, newest.sentAt - 3_600_000);
+      }
     }
   }
 

@@ -65,13 +65,15 @@ const CLAUSE_START =
 
 function sentencesOf(text: string, block: Block): { start: number; end: number }[] {
   const flat = text.slice(block.start, block.end);
+  // Some people write without capitals: then a full stop alone ends a sentence.
+  const usesCapitals = !/^[a-z]/.test(flat);
   const sentences: { start: number; end: number }[] = [];
   const ends = /[.?!…]+["'”’)]*(?=\s|$)/g;
   let start = 0;
   for (const match of flat.matchAll(ends)) {
     const end = match.index + match[0].length;
     const soFar = flat.slice(start, end);
-    if (match[0] === "." && (ABBREVIATION.test(soFar) || /^\s+[a-zäöü]/.test(flat.slice(end)) || /(?:^|\s)[A-Z]\.$/.test(soFar))) continue;
+    if (match[0] === "." && (ABBREVIATION.test(soFar) || (usesCapitals && /^\s+[a-zäöü]/.test(flat.slice(end))) || /(?:^|\s)[A-Z]\.$/.test(soFar))) continue;
     sentences.push({ start: block.start + start, end: block.start + end });
     start = end;
   }

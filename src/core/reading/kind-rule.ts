@@ -16,8 +16,10 @@ export interface KindRule {
 
 /** First names and nicknames by which a person may be called, whole words, lower case. */
 export function namesOf(person: Person): string[] {
-  const [first] = person.name.split(/\s+/);
-  return [person.name, first ?? "", ...(person.nicknames ?? [])].filter((name) => name.length > 1).map((name) => name.toLowerCase());
+  const [first, ...rest] = person.name.split(/\s+/);
+  const last = rest.at(-1);
+  const formal = last ? ["mr", "mrs", "ms", "dr", "mr.", "mrs.", "ms.", "dr."].map((title) => `${title} ${last}`) : [];
+  return [person.name, first ?? "", ...formal, ...(person.nicknames ?? [])].filter((name) => name.length > 1).map((name) => name.toLowerCase());
 }
 
 /** Everybody named in a text, in the order of the text. A first name that two people share names neither. */

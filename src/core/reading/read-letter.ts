@@ -1,3 +1,4 @@
+import { baseSubject } from "../letters/base-subject";
 import type { Letter, TextPart } from "../letters/letter";
 import { findDates } from "../time/dates-in-words";
 import { PLAIN_WEEK, type WorkingCalendar } from "../time/day";
@@ -13,7 +14,7 @@ import { promise } from "./rules/promise";
 import { question } from "./rules/question";
 import { trouble } from "./rules/trouble";
 import type { FoundSlip, People, Person, SlipKind } from "./slip";
-import { titleOf } from "./title";
+import { LONGEST_TITLE, titleOf } from "./title";
 
 /** In the order in which they are asked; the first that answers wins. */
 const KIND_RULES: readonly KindRule[] = [
@@ -75,6 +76,12 @@ function kindOf(clause: Clause, ground: LetterGround): { kind: SlipKind; reason:
   return null;
 }
 
+/** A title of one word ("Choose") says too little without what the letter is about. */
+function withSubject(title: string, subject: string): string {
+  const about = baseSubject(subject);
+  return /\s/.test(title) || about === "" ? title : `${title}: ${about}`.slice(0, LONGEST_TITLE);
+}
+
 /**
  * What a letter asks of whom, by when: passages of its new text as proposed slips, in the order of the text.
  * Dates count from the letter's own Date in the writer's zone, given as `from`. Machines' letters ask nothing. Never throws
@@ -102,7 +109,7 @@ export function readLetter(letter: Letter, people: People, from: Moment, setting
       kind: found.kind,
       start: clause.start,
       end: clause.end,
-      title: titleOf(found.kind, clause.text, ground.writer, due && dates.length > 0 ? due.words : null),
+      title: withSubject(titleOf(found.kind, clause.text, ground.writer, due && dates.length > 0 ? due.words : null), letter.subject),
       owner: owner && owner.address !== "" ? owner.address : null,
       due,
       priority: said === "normal" && isUrgentLetter && found.kind === "ask" ? "high" : said,

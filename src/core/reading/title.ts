@@ -2,14 +2,14 @@ import { bareClause } from "./rules/ask";
 import type { Person, SlipKind } from "./slip";
 
 /** Longest title a slip is given; a person may write a longer one. */
-const LONGEST_TITLE = 70;
+export const LONGEST_TITLE = 70;
 
 const ASK_LEAD =
   /^(?:please|kindly|pls|just|also|then|so|and|would you mind|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|one of you)(?: please| kindly| also| possibly| perhaps)*|(?:could|can) (?:i|we) (?:please )?(?=have|get)|do you think you could|(?:any|is there (?:any|a)) chance (?:that )?you (?:could|can)|(?:i|we)(?:['’]d| would) (?:be grateful|appreciate it|be glad) if you (?:could|would)|it would (?:be \w+|help(?: us| me)?) if you (?:could|would)?|(?:i|we) (?:was |were |am |are )?wonder(?:ing|ed)? (?:if|whether) you (?:could|can|would)|(?:i|we)(?:['’]d| would)? (?:also |still |really )?(?:need|like|want) you to|you (?:must|have to|need to|should|will have to)|make sure (?:that )?(?:you )?|don['’]t forget to|remember to|be so kind as to|do)\b[\s,]*/i;
 
 const TAIL = /[\s,;–-]*(?:,?\s*(?:please|thanks|thank you|if (?:you can|possible|you could|you would)|when you (?:can|have a moment|get a chance)|as soon as possible|asap|urgently|no rush(?: on (?:those|that|this|it))?|at the latest|for (?:me|us)))+\s*$/i;
 
-const REASON = /[\s,]+(?:so that|because|since|as (?:i|we|the|it|they)|otherwise|in order that|before (?:we|i|they|the)|if not|or (?:else )?we|which (?:is|means|would))\b.*$/i;
+const REASON = /[\s,]+(?:so that|unless (?:i|we|you)|because|since|as (?:i|we|the|it|they)|otherwise|in order that|before (?:we|i|they|the)|if not|or (?:else )?we|which (?:is|means|would))\b.*$/i;
 
 function upperFirst(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
@@ -40,7 +40,7 @@ export function titleOf(kind: SlipKind, clause: string, writer: Person | null, w
   let text = bareClause(clause).replace(/[.!]+["”']?$/, "").trim();
   if (kind === "ask") {
     for (let i = 0; i < 3; i += 1) text = text.replace(ASK_LEAD, "");
-    text = text.replace(/^(?:could|can|would|will) \p{Lu}[\p{L}-]+ (?=\p{Ll})/u, "").replace(/^\p{Lu}[\p{L}-]+ (?:will|should|must|has to|needs to|can|could) (?=\p{Ll})/u, "").replace(/\?$/, "");
+    text = text.replace(/^(?:[Cc]ould|[Cc]an|[Ww]ould|[Ww]ill) \p{Lu}[\p{L}-]+ (?=\p{Ll})/u, "").replace(/^\p{Lu}[\p{L}-]+ (?:will|should|must|has to|needs to|can|could|promised(?: (?:us|me))?(?: to)?|owes (?:us|me)) (?=\p{Ll})/u, "").replace(/\?$/, "");
   } else if (kind === "promise") {
     text = text.replace(/^(?:i|we)(?:['’]ll| will| shall|['’]m going to| am going to|['’]re going to| are going to| promise to)\s+(?:also |then |just )*/i, "");
   }

@@ -1,6 +1,6 @@
 import { parse as chronoParse } from "chrono-node/en";
 import { addDays, type Day, dayFrom, daysBetween, type WorkingCalendar } from "./day";
-import type { DateGround, DateReading, DateRule } from "./date-rule";
+import { type DateGround, type DateReading, type DateRule, MONTH, WEEKDAY } from "./date-rule";
 import { dayOf, type Moment, timeOf } from "./moment";
 import { dayMonth, dayOfMonth, figures, isoDate, monthDay } from "./rules/explicit-date";
 import { dayAfterTomorrow, endOfMonth, fromNow, haste, inSoMany, today, tomorrow, weekday } from "./rules/near-days";
@@ -61,6 +61,9 @@ function byLibrary(text: string, ground: DateGround): { start: number; end: numb
   });
 }
 
+/** What the library finds counts only where a day, week or month is named: it also takes "the minute" for a time. */
+const NAMES_A_DAY = new RegExp(`\\b(?:${WEEKDAY}|${MONTH}|days?|weeks?|months?|fortnight)\\b|\\d[/.-]\\d`, "i");
+
 /** Words that put the day into the past: chrono's forward reading would turn them round. */
 const PAST = /\b(?:last|ago|yesterday|since|previous)\b/i;
 
@@ -82,7 +85,7 @@ export function findDates(text: string, from: Moment, calendar: WorkingCalendar,
   for (const found of byLibrary(text, ground)) {
     const words = text.slice(found.start, found.end);
     if (PAST.test(words) || PAST.test(text.slice(Math.max(0, found.start - 8), found.start))) continue;
-    if (!/[a-z]{3}|\d[/-]\d/i.test(words) || /^\d/.test(words) === false && /^(?:may|march|sat|sun|mon|wed|now|second)$/i.test(words)) continue;
+    if (!NAMES_A_DAY.test(words) || /^(?:may|march|sat|sun|mon|wed)$/i.test(words)) continue;
     finds.push({ ...found, rule: "chrono", rank: RULES.length });
   }
   finds.sort((a, b) => Number(a.rank === RULES.length) - Number(b.rank === RULES.length) || b.end - b.start - (a.end - a.start) || a.rank - b.rank);

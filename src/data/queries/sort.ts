@@ -68,8 +68,8 @@ export async function sortPage(db: Database, viewer: Viewer, place: "sort" | "de
       select c.id, c.cursor, c.subject, c.last_at as "lastAt", c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
         l.from_name as "fromName", l.from_address as "fromAddress", l.automatic, l.unreadable,
         (select w.name from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id order by a.at limit 1) as "wayIn",
-        (select jsonb_agg(jsonb_build_object('kind', s.kind, 'title', s.title, 'dueDay', s.due_day, 'dueTime', s.due_time, 'dueZone', s.due_zone) order by s.id)
-          from slip s where s.conversation_id = c.id and s.state = ${place === "sort" ? "proposed" : "kept"}) as slips
+        (select jsonb_agg(jsonb_build_object('kind', s.kind, 'title', s.title, 'dueDay', s.due_day, 'dueTime', s.due_time, 'dueZone', s.due_zone) order by sl.sent_at, s.start nulls last, s.id)
+          from slip s join letter sl on sl.id = s.letter_id where s.conversation_id = c.id and s.state = ${place === "sort" ? "proposed" : "kept"}) as slips
       from page c
       join lateral (select from_name, from_address, automatic, unreadable, id from letter where conversation_id = c.id order by sent_at desc, id desc limit 1) l on true
       order by c.cursor::text is null, ${place === "sort" ? sql`c.last_at` : sql`c.dealt_at`} desc, c.id desc`,

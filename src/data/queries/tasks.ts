@@ -1,4 +1,5 @@
 import { type SQL, sql } from "drizzle-orm";
+import type { TextPart } from "../../core/letters/letter";
 import type { Day } from "../../core/time/day";
 import { type CountsView, type HappenedView, MOST_COUNTED, type PersonView, type TaskRow, type TaskSheet, type TasksFigures, type TasksPage } from "../../core/views/views";
 import { historyWords } from "../../core/tasks/history-words";
@@ -114,6 +115,12 @@ async function happenedTo(db: Database, id: string, people: ReadonlyMap<string, 
   });
 }
 
+/** How a letter begins, without what it quotes. */
+function newWords(text: string, parts: readonly TextPart[]): string {
+  const fresh = parts.filter((part) => part.kind === "new").map((part) => text.slice(part.start, part.end));
+  return (fresh.join(" ").trim() || text).replace(/\s+/g, " ").trim().slice(0, 160);
+}
+
 /** A task's sheet by the number of its reference, or null where it is not here or not for this viewer. */
 export async function taskSheet(db: Database, viewer: Viewer, number: number): Promise<TaskSheet | null> {
   const [row] = await rowsOf<Row & { conversationId: string | null; letterId: string | null; start: number | null; end: number | null; workstream: string | null }>(
@@ -126,9 +133,9 @@ export async function taskSheet(db: Database, viewer: Viewer, number: number): P
   const people = new Map((await team(db)).map((person) => [person.id, person]));
   const [task] = await taskRows(db, [taskPart]);
   const letters = conversationId
-    ? await rowsOf<{ id: string; from: string; sentAt: InstantText; receivedAt: InstantText; offset: string; text: string; files: TaskSheet["files"] }>(
+    ? await rowsOf<{ id: string; from: string; sentAt: InstantText; receivedAt: InstantText; offset: string; text: string; parts: TextPart[]; files: TaskSheet["files"] }>(
         db,
-        sql`select l.id, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt", l.received_at as "receivedAt", l."offset", left(l.text, 100000) as text, l.files
+        sql`select l.id, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt", l.received_at as "receivedAt", l."offset", left(l.text, 100000) as text, l.parts, l.files
           from letter l join conversation c on c.id = l.conversation_id where c.id = ${conversationId} and ${maySeeConversation(viewer)} order by l.sent_at, l.id limit 100`,
       )
     : [];
@@ -149,7 +156,7 @@ export async function taskSheet(db: Database, viewer: Viewer, number: number): P
     happened: await happenedTo(db, row.id, people),
     conversationId: own ? conversationId : null,
     laterLetters: own
-      ? letters.filter((letter) => millis(letter.sentAt) > millis(own.sentAt)).map((letter) => ({ id: letter.id, from: letter.from, sentAt: millis(letter.sentAt), begins: letter.text.trim().slice(0, 160) }))
+      ? letters.filter((letter) => millis(letter.sentAt) > millis(own.sentAt)).map((letter) => ({ id: letter.id, from: letter.from, sentAt: millis(letter.sentAt), begins: newWords(letter.text, letter.parts) }))
       : [],
   };
 }

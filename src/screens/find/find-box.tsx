@@ -8,6 +8,7 @@ import type { FoundView } from "../../core/views/views";
 import { ask } from "../parts/client";
 import { useToday } from "../parts/house";
 import { useKeys } from "../parts/keys";
+import { useIsPhone } from "../parts/use-is-phone";
 
 interface Find {
   readonly id: string;
@@ -20,6 +21,7 @@ interface Find {
 /** The box in the bar: finds letters, tasks and people by the beginnings of words. */
 export function FindBox() {
   const router = useRouter();
+  const isPhone = useIsPhone();
   const { now } = useToday();
   const field = useRef<HTMLInputElement>(null);
   const [words, setWords] = useState("");
@@ -46,7 +48,7 @@ export function FindBox() {
         aria-controls="finds"
         aria-activedescendant={isOpen && finds[here] ? `find-${here}` : undefined}
         className="find-field"
-        placeholder="Find mail, tasks, people"
+        placeholder={isPhone ? "Find" : "Find mail, tasks, people"}
         autoComplete="off"
         value={words}
         onChange={(event) => {

@@ -51,6 +51,20 @@ function words(text: string, start: number, end: number, soft: ReadonlySet<numbe
   return nodes;
 }
 
+/** Longest word that is kept on one line with a corner. */
+const LONGEST_KEPT_WORD = 24;
+
+/** Length of the word at the head of a stretch; 0 where it is too long to be kept in one piece. */
+function wordAtHead(stretch: string): number {
+  const length = /^\S*/.exec(stretch)![0].length;
+  return length > LONGEST_KEPT_WORD ? 0 : length;
+}
+
+function wordAtTail(stretch: string): number {
+  const length = /\S*$/.exec(stretch)![0].length;
+  return length > LONGEST_KEPT_WORD ? 0 : length;
+}
+
 interface TextProps {
   readonly letter: LetterView;
   readonly passages: readonly MarkedPassage[];
@@ -63,21 +77,41 @@ function ParagraphText({ paragraph, letter, passages, litId, onPick }: TextProps
   return (
     <p className="whitespace-pre-wrap" data-offset={paragraph.start}>
       {piecesOf(paragraph.start, paragraph.end, passages).map((piece) => {
-        const content = words(text, piece.start, piece.end, paragraph.softBreaks);
         const { passage } = piece;
-        if (!passage) return <span key={piece.start} data-offset={piece.start}>{content}</span>;
+        if (!passage) return <span key={piece.start} data-offset={piece.start}>{words(text, piece.start, piece.end, paragraph.softBreaks)}</span>;
         const isFirst = piece.start === passage.start;
         const isLast = piece.end === passage.end;
+        // Corners and numbers stay with the word beside them: alone at the end of a line they would say nothing.
+        const headEnd = isFirst ? piece.start + wordAtHead(text.slice(piece.start, piece.end)) : piece.start;
+        const tailStart = isLast ? piece.end - wordAtTail(text.slice(headEnd, piece.end)) : piece.end;
         return (
           <span key={piece.start} className={litId === passage.id ? "is-lit" : ""} data-passage={passage.id}>
             {/* biome-ignore lint/a11y/useKeyWithClickEvents: the slip beside it is reached by key; this is a second way to it */}
             {/* biome-ignore lint/a11y/noStaticElementInteractions: same */}
             <span className={`passage ${litId === passage.id ? "is-lit" : ""}`} onClick={() => onPick?.(passage.id)}>
-              {isFirst && <i className="corner-open" />}
-              <span data-offset={piece.start}>{content}</span>
-              {isLast && <i className="corner-close" />}
+              {isFirst && (
+                <span className="whitespace-nowrap">
+                  <i className="corner-open" />
+                  <span data-offset={piece.start}>{text.slice(piece.start, headEnd)}</span>
+                </span>
+              )}
+              <span data-offset={isFirst ? headEnd : piece.start}>{words(text, isFirst ? headEnd : piece.start, isLast ? tailStart : piece.end, paragraph.softBreaks)}</span>
             </span>
-            {isLast && passage.kind && <span className="mx-1 whitespace-nowrap"><KindMark kind={passage.kind} number={passage.number} /></span>}
+            {isLast && (
+              <span className="whitespace-nowrap">
+                {/* biome-ignore lint/a11y/useKeyWithClickEvents: as above */}
+                {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}
+                <span className={`passage ${litId === passage.id ? "is-lit" : ""}`} onClick={() => onPick?.(passage.id)}>
+                  <span data-offset={tailStart}>{text.slice(tailStart, piece.end)}</span>
+                  <i className="corner-close" />
+                </span>
+                {passage.kind && (
+                  <span className="ml-1 mr-px">
+                    <KindMark kind={passage.kind} number={passage.number} />
+                  </span>
+                )}
+              </span>
+            )}
           </span>
         );
       })}

@@ -22,7 +22,7 @@ function becomes(slip: SlipView, myId: string): string {
   if (slip.theirs) return `you wait for ${slip.theirs.name.split(" ")[0]}`;
   if (slip.kind === "question") return "answer or task";
   if (slip.kind === "trouble" && !slip.owner) return "nobody has it yet";
-  return slip.owner && slip.owner.id !== myId ? "becomes a task" : "becomes a task";
+  return slip.owner?.id === myId ? "becomes your task" : "becomes a task";
 }
 
 /** A slip: a task-to-be beside its passage. Every value is a word that can be changed in place. */
@@ -41,6 +41,7 @@ export function SlipCard(props: {
   const { slip, editing, isLit } = props;
   const { me } = useHouse();
   const { today, calendar } = useToday();
+  const distance = slip.due ? sayDistance(slip.due.day, today, calendar) : "";
   const open = (field: SlipField) => ({ isOpen: editing === field, onOpen: (isOpen: boolean) => props.onEdit(isOpen ? field : null) });
   if (slip.task) {
     return (
@@ -68,11 +69,11 @@ export function SlipCard(props: {
       <TitleWord title={slip.title} {...open("title")} onSave={(title) => props.onChange({ field: "title", to: title })} className="mt-px text-[14.5px] font-bold leading-[19px]" />
       <div className="mt-1 flex min-h-5 flex-wrap items-center gap-x-1.5 text-[12.5px] font-semibold leading-[17px]">
         {slip.theirs ? <PersonLabel initials={slip.theirs.initials} name={slip.theirs.name} isTeam={false} size="small" /> : slip.owner ? <PersonLabel initials={slip.owner.initials} name={slip.owner.name} isTeam size="small" /> : null}
-        <OwnerWord owner={slip.owner} theirs={slip.theirs} outside={props.outside} {...open("owner")} onPick={(to) => void props.onChange({ field: "owner", to })} missing="give to somebody?" />
+        <OwnerWord owner={slip.owner} theirs={slip.theirs} outside={props.outside} {...open("owner")} onPick={(to) => void props.onChange({ field: "owner", to })} missing="give to somebody?" isShort={distance.length > 9} />
         <span className="font-normal text-soft">·</span>
         <span>
           <DueWord due={slip.due} others={slip.otherDays} {...open("due")} onSave={(to) => props.onChange({ field: "due", to })} />
-          {slip.due && editing !== "due" && <span className="font-medium text-soft" aria-hidden="true">, {sayDistance(slip.due.day, today, calendar)}</span>}
+          {slip.due && editing !== "due" && <span className="font-medium text-soft" aria-hidden="true">, {distance}</span>}
         </span>
         <span className="font-normal text-soft">·</span>
         <span className="inline-flex items-center gap-1.5">

@@ -1,6 +1,6 @@
 "use client";
 
-import { type ReactNode, type RefObject, useLayoutEffect, useRef, useState } from "react";
+import { type ReactNode, useLayoutEffect, useRef, useState } from "react";
 import { levelSlips } from "./level-slips";
 
 const GAP = 9;
@@ -17,14 +17,15 @@ interface Placed {
  * Sets slips level with their passages, joined by a hairline each. Measures again whenever something on the board grows or
  * moves.
  */
-export function SlipMargin(props: { board: RefObject<HTMLDivElement | null>; ids: readonly string[]; litId: string | null; head: ReactNode; slip: (id: string) => ReactNode; foot: ReactNode }) {
+export function SlipMargin(props: { ids: readonly string[]; litId: string | null; head: ReactNode; slip: (id: string) => ReactNode; foot: ReactNode }) {
   const margin = useRef<HTMLDivElement>(null);
   const foot = useRef<HTMLDivElement>(null);
   const [placed, setPlaced] = useState<Placed | null>(null);
   const key = props.ids.join();
   useLayoutEffect(() => {
-    const { current: board } = props.board;
     const { current: box } = margin;
+    // Asked of the page, not by a ref: the refs of parents are not set yet when a child measures for the first time.
+    const board = box?.closest<HTMLElement>("[data-board]");
     if (!board || !box) return;
     const ids = key === "" ? [] : key.split(",");
     const measure = () => {

@@ -229,7 +229,7 @@ function OpenBoard({ conversation, place, nextId, onGo, onStep, onChoose }: Boar
   const lastLetter = conversation.letters.at(-1);
   return (
     <section className="pan flex min-h-0 flex-1 flex-col max-sm:rounded-none max-sm:border-0 max-sm:bg-transparent" aria-label="The letter">
-      <div ref={board} className="min-h-0 flex-1 overflow-y-auto max-sm:mx-2 max-sm:rounded-[16px] max-sm:border-2 max-sm:border-rim max-sm:bg-pan" tabIndex={-1}>
+      <div ref={board} data-board className="min-h-0 flex-1 overflow-y-auto max-sm:mx-2 max-sm:rounded-[16px] max-sm:border-2 max-sm:border-rim max-sm:bg-pan" tabIndex={-1}>
         <div className="grid min-h-full grid-cols-[minmax(0,1fr)_388px] max-lg:grid-cols-[minmax(0,1fr)_330px] max-sm:block">
           <div className="flex min-w-0 flex-col px-[30px] pt-[17px] max-sm:px-4">
             <h2 className="mb-2 text-[20.8px] leading-[27px] tracking-[-.012em] [overflow-wrap:anywhere]">{conversation.subject}</h2>
@@ -238,7 +238,7 @@ function OpenBoard({ conversation, place, nextId, onGo, onStep, onChoose }: Boar
             </div>
             {lastLetter && <LetterFoot letterId={(conversation.letters.find((letter) => letter.id === lit?.letterId) ?? lastLetter).id} files={files} />}
           </div>
-          <SlipMargin board={board} ids={shown.map((slip) => slip.id)} litId={lit?.id ?? null} head={goesTo} slip={card} foot={lastLetter ? <OwnSlip marked={marked} onMarked={makeMarked} focusCall={focusCall} onTyped={(line) => addSlip(line, { letterId: lastLetter.id, start: null, end: null })} /> : null} />
+          <SlipMargin ids={shown.map((slip) => slip.id)} litId={lit?.id ?? null} head={goesTo} slip={card} foot={lastLetter ? <OwnSlip marked={marked} onMarked={makeMarked} focusCall={focusCall} onTyped={(line) => addSlip(line, { letterId: lastLetter.id, start: null, end: null })} /> : null} />
         </div>
       </div>
       <div className="px-2 pb-2 sm:hidden">

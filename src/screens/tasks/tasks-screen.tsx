@@ -7,6 +7,7 @@ import { MOST_COUNTED, type TaskRow, type TaskSheet } from "../../core/views/vie
 import { useHouse, useToday } from "../parts/house";
 import { useKeys } from "../parts/keys";
 import { KeyCap } from "../parts/marks";
+import { useIsPhone } from "../parts/use-is-phone";
 import { useActs } from "../parts/use-acts";
 import { PickWord } from "../words/pick-word";
 import { groupByDay } from "./day-groups";
@@ -21,18 +22,6 @@ const SHOW: Readonly<Record<Look["show"], string>> = { open: "without the done o
 
 function figure(count: number): string {
   return count > MOST_COUNTED ? `${MOST_COUNTED}+` : String(count);
-}
-
-function useIsPhone(): boolean {
-  const [isPhone, setPhone] = useState(false);
-  useEffect(() => {
-    const query = matchMedia("(max-width: 640px)");
-    const look = () => setPhone(query.matches);
-    look();
-    query.addEventListener("change", look);
-    return () => query.removeEventListener("change", look);
-  }, []);
-  return isPhone;
 }
 
 /** What the list shows, in one sentence whose words can be changed. */

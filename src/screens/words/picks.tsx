@@ -32,7 +32,7 @@ export function OwnerWord(props: WordProps<OwnerPick> & { owner: PersonView | nu
     })),
     { id: "nobody", value: { side: "ours", personId: null }, name: "nobody yet", matches: ["nobody", "none"] },
   ];
-  const shown = props.theirs?.name ?? (props.owner ? (props.owner.id === house.me.id ? "you" : props.isShort ? shortName(props.owner.name) : props.owner.name) : (props.missing ?? "nobody yet"));
+  const shown = (props.theirs && (props.isShort ? shortName(props.theirs.name) : props.theirs.name)) ?? (props.owner ? (props.owner.id === house.me.id ? "you" : props.isShort ? shortName(props.owner.name) : props.owner.name) : (props.missing ?? "nobody yet"));
   return <PickWord label="Owner" shown={shown} isMissing={!props.owner && !props.theirs} picks={picks} isOpen={props.isOpen} onOpen={props.onOpen} onPick={props.onPick} />;
 }
 

@@ -6,7 +6,7 @@ const LEAD_IN = /^(?:(?:and|but|so|also|then|ok|okay|right|well|now|first|second
 
 /** The clause without words that only lead into it, and without a name that is called at its head ("Anton, …"). */
 export function bareClause(text: string): string {
-  return text.replace(/^[A-Z][\p{L}'-]+(?: and [A-Z][\p{L}'-]+)?\s*[,:–-]\s+(?=\S)/u, "").replace(LEAD_IN, "").trim();
+  return text.replace(/^(?:(?:Mr|Mrs|Ms|Dr)\.?\s+)?[A-Z][\p{L}'-]+(?: and [A-Z][\p{L}'-]+)?\s*[,:–-]\s+(?=\S)/u, "").replace(LEAD_IN, "").trim();
 }
 
 const POLITE =
@@ -33,12 +33,12 @@ function isImperative(text: string): boolean {
   const [first, second] = taggedWords(text);
   if (!first || text.split(/\s+/).length < 2) return false;
   if (BARE_VERBS.test(text)) return !/^\w+(?:s|ed|ing)\b/.test(first.word) && !(second && /^(?:is|are|was|were|has|have|had|will|of|and|for|from|on)$/i.test(second.word) && second.word.toLowerCase() !== "for" && second.word.toLowerCase() !== "on");
-  return first.tag === "VERB" && !/(?:ed|ing|s)$/i.test(first.word) && second !== undefined && /^(?:DET|PRON|NOUN|PROPN|ADV|ADP|ADJ|PART|NUM)$/.test(second.tag);
+  return first.tag === "VERB" && first.lemma === first.word.toLowerCase() && !/(?:ed|ing|s)$/i.test(first.word) && second !== undefined && /^(?:DET|PRON|NOUN|PROPN|ADV|ADP|ADJ|PART|NUM)$/.test(second.tag);
 }
 
 /** A named colleague who "will" do something: the writer gives it to them, or to themselves where it is the writer. */
 function isAboutColleague(clause: Clause, others: readonly { at: number; end: number }[]): boolean {
-  return others.some((name) => /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(clause.text.slice(name.end)));
+  return others.some((name) => /\b(?:could|can|would|will)\s+$/i.test(clause.text.slice(0, name.at)) || /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(clause.text.slice(name.end)));
 }
 
 /** Asks: what somebody is wanted to do. */
