@@ -14,12 +14,32 @@ export async function conversationFacts(db: Database, actor: Actor, conversation
     sql`select c.id, c.place, c.project_id as "projectId" from conversation c where c.id = ${conversationId} and ${maySeeConversation(actor)} for update of c`,
   );
   if (!row) return null;
-  return { conversationId: row.id, place: row.place, conversationProjectId: row.projectId, slips: await slipFacts(db, conversationId), actorId: actor.personId };
+  return {
+    conversationId: row.id,
+    place: row.place,
+    conversationProjectId: row.projectId,
+    slips: await slipFacts(db, conversationId),
+    actorId: actor.personId,
+  };
 }
 
 interface SlipColumns {
-  id: string; conversationId: string; letterId: string; start: number | null; end: number | null; kind: SlipFacts["kind"]; title: string; ownerId: string | null; theirsId: string | null;
-  dueDay: string | null; dueTime: string | null; dueZone: string | null; priority: SlipFacts["priority"]; projectId: string | null; workstreamId: string | null; state: SlipFacts["state"];
+  id: string;
+  conversationId: string;
+  letterId: string;
+  start: number | null;
+  end: number | null;
+  kind: SlipFacts["kind"];
+  title: string;
+  ownerId: string | null;
+  theirsId: string | null;
+  dueDay: string | null;
+  dueTime: string | null;
+  dueZone: string | null;
+  priority: SlipFacts["priority"];
+  projectId: string | null;
+  workstreamId: string | null;
+  state: SlipFacts["state"];
 }
 
 const SLIP = sql`s.id, s.conversation_id as "conversationId", s.letter_id as "letterId", s.start, s."end", s.kind, s.title, s.owner_id as "ownerId", s.theirs_id as "theirsId",
@@ -30,7 +50,10 @@ function ownerOf(row: { ownerId: string | null; theirsId: string | null }): Owne
 }
 
 async function slipFacts(db: Database, conversationId: string): Promise<SlipFacts[]> {
-  const rows = await rowsOf<SlipColumns>(db, sql`select ${SLIP} from slip s join letter l on l.id = s.letter_id where s.conversation_id = ${conversationId} order by l.sent_at, s.start nulls last, s.id`);
+  const rows = await rowsOf<SlipColumns>(
+    db,
+    sql`select ${SLIP} from slip s join letter l on l.id = s.letter_id where s.conversation_id = ${conversationId} order by l.sent_at, s.start nulls last, s.id`,
+  );
   return rows.map((row) => ({
     id: row.id,
     conversationId: row.conversationId,
@@ -47,13 +70,24 @@ async function slipFacts(db: Database, conversationId: string): Promise<SlipFact
 }
 
 /** The columns of a slip that can be changed in place, where the actor may see its conversation. */
-export async function slipColumns(db: Database, actor: Actor, slipId: string): Promise<{ columns: RowValues; conversationId: string; isOpen: boolean } | null> {
-  const [row] = await rowsOf<SlipColumns>(db, sql`select ${SLIP} from slip s join conversation c on c.id = s.conversation_id where s.id = ${slipId} and ${maySeeConversation(actor)} for update of s`);
+export async function slipColumns(
+  db: Database,
+  actor: Actor,
+  slipId: string,
+): Promise<{ columns: RowValues; conversationId: string; isOpen: boolean } | null> {
+  const [row] = await rowsOf<SlipColumns>(
+    db,
+    sql`select ${SLIP} from slip s join conversation c on c.id = s.conversation_id where s.id = ${slipId} and ${maySeeConversation(actor)} for update of s`,
+  );
   return row ? { columns: { ...row }, conversationId: row.conversationId, isOpen: row.state === "proposed" } : null;
 }
 
 /** The columns of a task that can be changed in place, where the actor may see it. */
-export async function taskColumns(db: Database, actor: Actor, taskId: string): Promise<{ columns: RowValues; conversationId: string | null } | null> {
+export async function taskColumns(
+  db: Database,
+  actor: Actor,
+  taskId: string,
+): Promise<{ columns: RowValues; conversationId: string | null } | null> {
   const [row] = await rowsOf<Record<string, string | number | null> & { conversationId: string | null }>(
     db,
     sql`select t.id, t.title, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.priority, t.state,
@@ -65,7 +99,10 @@ export async function taskColumns(db: Database, actor: Actor, taskId: string): P
 /** Numbers for references, each handed out once; a transaction that is rolled back gives them back. */
 export async function takeNumbers(db: Database, count: number): Promise<number[]> {
   if (count === 0) return [];
-  const [row] = await rowsOf<{ last: number }>(db, sql`update reference_counter set last = last + ${count} where id = 1 returning last`);
+  const [row] = await rowsOf<{ last: number }>(
+    db,
+    sql`update reference_counter set last = last + ${count} where id = 1 returning last`,
+  );
   return Array.from({ length: count }, (_, i) => row!.last - count + 1 + i);
 }
 
@@ -75,12 +112,24 @@ export function takeIds(count: number): string[] {
 
 /** Who changed a row last, for the sentence about a collision. */
 export async function lastChangedBy(db: Database, id: string): Promise<string> {
-  const [row] = await rowsOf<{ name: string }>(db, sql`select p.name from history h join person p on p.id = h.person_id where h.changes @> ${JSON.stringify([{ id }])}::jsonb and h.about @> '[]'::jsonb order by h.seq desc limit 1`);
+  const [row] = await rowsOf<{ name: string }>(
+    db,
+    sql`select p.name from history h join person p on p.id = h.person_id where h.changes @> ${JSON.stringify([{ id }])}::jsonb and h.about @> '[]'::jsonb order by h.seq desc limit 1`,
+  );
   return row?.name ?? "Somebody";
 }
 
 /** Whether every person, correspondent, project and workstream that an input names is here and may be named by the actor. */
-export async function areKnown(db: Database, viewer: Viewer, named: { personId?: string | null; correspondentId?: string | null; projectId?: string | null; workstreamId?: string | null }): Promise<boolean> {
+export async function areKnown(
+  db: Database,
+  viewer: Viewer,
+  named: {
+    personId?: string | null;
+    correspondentId?: string | null;
+    projectId?: string | null;
+    workstreamId?: string | null;
+  },
+): Promise<boolean> {
   const [row] = await rowsOf<{ known: boolean }>(
     db,
     sql`select (${named.personId ?? null}::uuid is null or exists (select 1 from person where id = ${named.personId ?? null}::uuid))
@@ -92,7 +141,10 @@ export async function areKnown(db: Database, viewer: Viewer, named: { personId?:
 }
 
 /** Names for ids in sentences. */
-export async function namesFor(db: Database, ids: readonly (string | null | undefined)[]): Promise<Map<string, string>> {
+export async function namesFor(
+  db: Database,
+  ids: readonly (string | null | undefined)[],
+): Promise<Map<string, string>> {
   const wanted = [...new Set(ids.filter((id): id is string => typeof id === "string"))];
   if (wanted.length === 0) return new Map();
   const rows = await rowsOf<{ id: string; name: string }>(

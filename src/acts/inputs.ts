@@ -25,4 +25,6 @@ export const fieldChange = z.discriminatedUnion("field", [
 ]);
 
 /** The columns as the person saw them when they changed them. */
-export const was = z.record(z.string().max(40), z.union([z.string().max(20_000), z.number(), z.boolean(), z.null()])).nullable();
+export const was = z
+  .record(z.string().max(40), z.union([z.string().max(20_000), z.number(), z.boolean(), z.null()]))
+  .nullable();

@@ -31,7 +31,12 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
 
 /** What comes of an act: the entry of the history (null where nothing had to change), and the references of new tasks. */
 export type Performed =
-  | { readonly ok: true; readonly entryId: string | null; readonly made: readonly { id: string; reference: string; slug: string }[]; readonly about: readonly string[] }
+  | {
+      readonly ok: true;
+      readonly entryId: string | null;
+      readonly made: readonly { id: string; reference: string; slug: string }[];
+      readonly about: readonly string[];
+    }
   | { readonly ok: false; readonly refusal: Refusal; readonly says: string };
 
 class Refused extends Error {
@@ -49,7 +54,13 @@ function isActName(name: string): name is ActName {
  * transaction, and then tells open screens. `key` names a call that may arrive twice: it happens once, and the second
  * call gets the answer of the first.
  */
-export async function perform(db: Database, actor: Actor, name: string, input: unknown, key: string | null = null): Promise<Performed> {
+export async function perform(
+  db: Database,
+  actor: Actor,
+  name: string,
+  input: unknown,
+  key: string | null = null,
+): Promise<Performed> {
   if (!isActName(name)) return refusal({ code: "invalid", why: "There is no such act." });
   const fullKey = key ? `${actor.personId}:${key}` : null;
   const earlier = fullKey ? await performedBefore(db, fullKey) : null;
@@ -57,14 +68,27 @@ export async function perform(db: Database, actor: Actor, name: string, input: u
   try {
     const performed = await db.transaction(async (tx) => {
       const answer = await ACTS[name].run(tx, actor, input);
-      if ("wrongInput" in answer) throw new Refused({ code: "invalid", why: `This could not be understood (${answer.wrongInput}). Nothing was changed.` });
+      if ("wrongInput" in answer)
+        throw new Refused({
+          code: "invalid",
+          why: `This could not be understood (${answer.wrongInput}). Nothing was changed.`,
+        });
       const { outcome } = answer;
       if (!outcome.ok) throw new Refused(outcome.refusal);
       if (outcome.writes.length === 0) return { ok: true as const, entryId: null, made: [], about: outcome.about };
       const changes = await writeRows(tx, outcome.writes);
       const entryId = newId(actor.now);
       const undoes = name === "undo" ? await undoneEntry(tx, actor, input) : null;
-      await tx.insert(history).values({ id: entryId, act: name, personId: actor.personId, at: new Date(actor.now), changes, about: [...outcome.about], undoes, key: fullKey });
+      await tx.insert(history).values({
+        id: entryId,
+        act: name,
+        personId: actor.personId,
+        at: new Date(actor.now),
+        changes,
+        about: [...outcome.about],
+        undoes,
+        key: fullKey,
+      });
       return { ok: true as const, entryId, made: await referencesOf(tx, outcome.made ?? []), about: outcome.about };
     });
     tellScreens();
@@ -87,7 +111,9 @@ async function performedBefore(db: Database, key: string): Promise<Performed | n
     db,
     sql`select h.id, h.about, (select jsonb_agg(c->>'id') from jsonb_array_elements(h.changes) c where c->>'row' = 'task' and c->'before' = 'null'::jsonb) as made from history h where h.key = ${key}`,
   );
-  return entry ? { ok: true, entryId: entry.id, made: await referencesOf(db, entry.made ?? []), about: entry.about } : null;
+  return entry
+    ? { ok: true, entryId: entry.id, made: await referencesOf(db, entry.made ?? []), about: entry.about }
+    : null;
 }
 
 /** Number of the entry that an undo takes back; asked before the undo itself is written. */
@@ -95,12 +121,21 @@ async function undoneEntry(db: Database, actor: Actor, input: unknown): Promise<
   const entryId = (input as { entryId: string | null }).entryId;
   const [row] = entryId
     ? await rowsOf<{ seq: string }>(db, sql`select seq from history where id = ${entryId}`)
-    : await rowsOf<{ seq: string }>(db, sql`select seq from history h where h.person_id = ${actor.personId} and h.undoes is null and not jam_is_undone(h.seq) order by h.seq desc limit 1`);
+    : await rowsOf<{ seq: string }>(
+        db,
+        sql`select seq from history h where h.person_id = ${actor.personId} and h.undoes is null and not jam_is_undone(h.seq) order by h.seq desc limit 1`,
+      );
   return row ? Number(row.seq) : null;
 }
 
-async function referencesOf(db: Database, ids: readonly string[]): Promise<{ id: string; reference: string; slug: string }[]> {
+async function referencesOf(
+  db: Database,
+  ids: readonly string[],
+): Promise<{ id: string; reference: string; slug: string }[]> {
   if (ids.length === 0) return [];
-  const rows = await rowsOf<{ id: string; fruit: string; number: number }>(db, sql`select id, fruit, number from task where id in ${[...ids]} order by number`);
+  const rows = await rowsOf<{ id: string; fruit: string; number: number }>(
+    db,
+    sql`select id, fruit, number from task where id in ${[...ids]} order by number`,
+  );
   return rows.map(({ id, fruit, number }) => ({ id, reference: `${fruit} ${number}`, slug: `${fruit}-${number}` }));
 }

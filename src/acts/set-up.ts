@@ -8,11 +8,24 @@ import { rowsOf } from "../data/rows";
 import { organisation, person } from "../data/schema";
 import { makeSignIn, SHORTEST_PASSWORD } from "./sign-in";
 
-const address = z.email("This is no e-mail address.").max(254).transform((text) => text.toLowerCase());
-const password = z.string().min(SHORTEST_PASSWORD, `A password needs ${SHORTEST_PASSWORD} characters at least.`).max(128, "A password may have 128 characters.");
+const address = z
+  .email("This is no e-mail address.")
+  .max(254)
+  .transform((text) => text.toLowerCase());
+const password = z
+  .string()
+  .min(SHORTEST_PASSWORD, `A password needs ${SHORTEST_PASSWORD} characters at least.`)
+  .max(128, "A password may have 128 characters.");
 const name = z.string().trim().min(1, "A name is needed.").max(120, "That name is too long.");
 
-export const newPerson = z.object({ name, address, work: z.string().trim().max(120).default(""), password: password.nullable().default(null), isLead: z.boolean().default(false), nicknames: z.array(z.string().max(40)).max(5).default([]) });
+export const newPerson = z.object({
+  name,
+  address,
+  work: z.string().trim().max(120).default(""),
+  password: password.nullable().default(null),
+  isLead: z.boolean().default(false),
+  nicknames: z.array(z.string().max(40)).max(5).default([]),
+});
 
 export const firstSetUp = z.object({
   organisation: name,
@@ -29,14 +42,35 @@ export async function addPerson(db: Database, input: z.input<typeof newPerson>):
   if (taken) return null;
   const userId = who.password === null ? null : await makeSignIn(db, who.name, who.address, who.password);
   const id = newId();
-  await db.insert(person).values({ id, userId, name: who.name, address: who.address, initials: initialsOf(who.name), work: who.work, nicknames: who.nicknames, isLead: who.isLead });
+  await db.insert(person).values({
+    id,
+    userId,
+    name: who.name,
+    address: who.address,
+    initials: initialsOf(who.name),
+    work: who.work,
+    nicknames: who.nicknames,
+    isLead: who.isLead,
+  });
   // A colleague who wrote before they were added is one of us from now on; their letters stay as they are.
   return id;
 }
 
 /** Makes the organisation. */
-export async function makeOrganisation(db: Database, input: { name: string; zone: string; isDemo: boolean }, now: number): Promise<void> {
-  await db.insert(organisation).values({ id: newId(now), name: input.name, zone: input.zone, workingDays: [1, 2, 3, 4, 5], holidays: [], isDemo: input.isDemo, createdAt: new Date(now) });
+export async function makeOrganisation(
+  db: Database,
+  input: { name: string; zone: string; isDemo: boolean },
+  now: number,
+): Promise<void> {
+  await db.insert(organisation).values({
+    id: newId(now),
+    name: input.name,
+    zone: input.zone,
+    workingDays: [1, 2, 3, 4, 5],
+    holidays: [],
+    isDemo: input.isDemo,
+    createdAt: new Date(now),
+  });
 }
 
 /** Whether somebody has set this installation up. */
@@ -48,5 +82,7 @@ export async function isSetUp(db: Database): Promise<boolean> {
 export async function setUp(db: Database, input: z.infer<typeof firstSetUp>, now: number): Promise<boolean> {
   if (await isSetUp(db)) return false;
   await makeOrganisation(db, { name: input.organisation, zone: input.zone, isDemo: false }, now);
-  return (await addPerson(db, { name: input.name, address: input.address, password: input.password, isLead: true })) !== null;
+  return (
+    (await addPerson(db, { name: input.name, address: input.address, password: input.password, isLead: true })) !== null
+  );
 }

@@ -16,8 +16,13 @@ export const SHORTEST_PASSWORD = 8;
 async function secretOf(db: Database): Promise<string> {
   if (process.env.JAM_SECRET) return process.env.JAM_SECRET;
   const identifier = "jam-secret";
-  await db.execute(sql`insert into verification (id, identifier, value, expires_at) select ${newId()}, ${identifier}, ${crypto.randomBytes(32).toString("hex")}, 'infinity' where not exists (select 1 from verification where identifier = ${identifier})`);
-  const [row] = await rowsOf<{ value: string }>(db, sql`select value from verification where identifier = ${identifier} limit 1`);
+  await db.execute(
+    sql`insert into verification (id, identifier, value, expires_at) select ${newId()}, ${identifier}, ${crypto.randomBytes(32).toString("hex")}, 'infinity' where not exists (select 1 from verification where identifier = ${identifier})`,
+  );
+  const [row] = await rowsOf<{ value: string }>(
+    db,
+    sql`select value from verification where identifier = ${identifier} limit 1`,
+  );
   return row!.value;
 }
 
@@ -27,8 +32,20 @@ function make(db: Database, secret: string) {
     database: drizzleAdapter(db, { provider: "pg", schema: { user, session, account, verification } }),
     emailAndPassword: { enabled: true, disableSignUp: true, minPasswordLength: SHORTEST_PASSWORD },
     // Any host name this server is reached by; the cookie is bound to it by the browser, and every act is a same-site post.
-    trustedOrigins: (request?: Request) => (request ? [new URL(request.url).origin, `http://${request.headers.get("host")}`, `https://${request.headers.get("host")}`] : []),
-    rateLimit: { enabled: process.env.JAM_SIGN_IN_LIMIT !== "off", window: 60, max: 100, customRules: { "/sign-in/email": { window: 60, max: 10 } } },
+    trustedOrigins: (request?: Request) =>
+      request
+        ? [
+            new URL(request.url).origin,
+            `http://${request.headers.get("host")}`,
+            `https://${request.headers.get("host")}`,
+          ]
+        : [],
+    rateLimit: {
+      enabled: process.env.JAM_SIGN_IN_LIMIT !== "off",
+      window: 60,
+      max: 100,
+      customRules: { "/sign-in/email": { window: 60, max: 10 } },
+    },
     telemetry: { enabled: false },
     logger: { level: "error" },
     plugins: [nextCookies()],
@@ -47,6 +64,12 @@ export function signIn(db: Database): Promise<ReturnType<typeof make>> {
 export async function makeSignIn(db: Database, name: string, email: string, password: string): Promise<string> {
   const id = newId();
   await db.insert(user).values({ id, name, email: email.toLowerCase(), emailVerified: true });
-  await db.insert(account).values({ id: newId(), userId: id, accountId: id, providerId: "credential", password: await hashPassword(password) });
+  await db.insert(account).values({
+    id: newId(),
+    userId: id,
+    accountId: id,
+    providerId: "credential",
+    password: await hashPassword(password),
+  });
   return id;
 }

@@ -39,9 +39,20 @@ interface House {
 }
 
 async function theHouse(db: Database): Promise<House> {
-  const [organisation] = await rowsOf<{ zone: string; workingDays: number[]; holidays: string[]; figures: "dmy" | "mdy" }>(db, sql`select zone, working_days as "workingDays", holidays, figures from organisation limit 1`);
-  const team = await rowsOf<{ id: string; name: string; address: string; nicknames: string[] }>(db, sql`select id, name, address, nicknames from person`);
-  const projects = await rowsOf<{ id: string; firmId: string | null; name: string; words: string[] }>(db, sql`select id, firm_id as "firmId", name, words from project`);
+  const [organisation] = await rowsOf<{
+    zone: string;
+    workingDays: number[];
+    holidays: string[];
+    figures: "dmy" | "mdy";
+  }>(db, sql`select zone, working_days as "workingDays", holidays, figures from organisation limit 1`);
+  const team = await rowsOf<{ id: string; name: string; address: string; nicknames: string[] }>(
+    db,
+    sql`select id, name, address, nicknames from person`,
+  );
+  const projects = await rowsOf<{ id: string; firmId: string | null; name: string; words: string[] }>(
+    db,
+    sql`select id, firm_id as "firmId", name, words from project`,
+  );
   return {
     zone: organisation?.zone ?? "UTC",
     calendar: { workingDays: organisation?.workingDays ?? [1, 2, 3, 4, 5], holidays: organisation?.holidays ?? [] },
@@ -61,7 +72,10 @@ interface Parsed {
 async function parseAll(messages: readonly Incoming[]): Promise<(Parsed | { refused: string })[]> {
   const parsed: (Parsed | { refused: string })[] = [];
   for (const { raw } of messages) {
-    if (raw.length > LARGEST_MESSAGE_BYTES) parsed.push({ refused: `It has ${Math.round(raw.length / 1_048_576)} MB; 50 MB are the most for one letter. The file stays where it is.` });
+    if (raw.length > LARGEST_MESSAGE_BYTES)
+      parsed.push({
+        refused: `It has ${Math.round(raw.length / 1_048_576)} MB; 50 MB are the most for one letter. The file stays where it is.`,
+      });
     else if (raw.length === 0) parsed.push({ refused: "It is empty; there is nothing to keep." });
     else {
       const sha256 = crypto.createHash("sha256").update(raw).digest("hex");
@@ -77,7 +91,12 @@ async function parseAll(messages: readonly Incoming[]): Promise<(Parsed | { refu
  * slips, all in one transaction. The same bytes are one letter, however often they come. What cannot be read is kept raw.
  * @param now the instant of arrival, milliseconds since 1970 UTC
  */
-export async function takeIn(db: Database, messages: readonly Incoming[], wayInId: string, now: number): Promise<TakenIn[]> {
+export async function takeIn(
+  db: Database,
+  messages: readonly Incoming[],
+  wayInId: string,
+  now: number,
+): Promise<TakenIn[]> {
   const parsed = await parseAll(messages);
   const house = await theHouse(db);
   const taken = await db.transaction(async (tx) => {
@@ -122,7 +141,14 @@ class Batch {
 
   async take(parsed: readonly (Parsed | { refused: string })[]): Promise<TakenIn[]> {
     const messages = parsed.filter((one): one is Parsed => "sha256" in one);
-    const here = new Map((await rowsOf<{ id: string; sha256: string }>(this.tx, sql`select id, sha256 from letter where sha256 in ${[...messages.map((one) => one.sha256), ""]}`)).map((row) => [row.sha256, row.id]));
+    const here = new Map(
+      (
+        await rowsOf<{ id: string; sha256: string }>(
+          this.tx,
+          sql`select id, sha256 from letter where sha256 in ${[...messages.map((one) => one.sha256), ""]}`,
+        )
+      ).map((row) => [row.sha256, row.id]),
+    );
     const fresh = messages.filter((one) => !here.has(one.sha256));
     await this.loadThreads(fresh);
     await this.loadOutside(fresh);
@@ -140,39 +166,81 @@ class Batch {
       }
       const letterId = this.add(one);
       here.set(one.sha256, letterId);
-      taken.push(one.why === null ? { outcome: "new", letterId, sha256: one.sha256 } : { outcome: "not readable", letterId, sha256: one.sha256, why: one.why });
+      taken.push(
+        one.why === null
+          ? { outcome: "new", letterId, sha256: one.sha256 }
+          : { outcome: "not readable", letterId, sha256: one.sha256, why: one.why },
+      );
     }
     await this.write();
     return taken;
   }
 
   private async loadThreads(fresh: readonly Parsed[]): Promise<void> {
-    const ids = [...new Set(fresh.flatMap(({ letter: l }) => (l ? [...(l.messageId ? [l.messageId] : []), ...l.references] : [])))];
+    const ids = [
+      ...new Set(fresh.flatMap(({ letter: l }) => (l ? [...(l.messageId ? [l.messageId] : []), ...l.references] : []))),
+    ];
     if (ids.length === 0) return;
-    const rows = await rowsOf<{ messageId: string; id: string; subject: string; projectId: string | null; place: Joined["place"]; lastAt: InstantText }>(
+    const rows = await rowsOf<{
+      messageId: string;
+      id: string;
+      subject: string;
+      projectId: string | null;
+      place: Joined["place"];
+      lastAt: InstantText;
+    }>(
       this.tx,
       sql`select t.message_id as "messageId", c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt" from thread t join conversation c on c.id = t.conversation_id
         where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))`,
     );
     for (const row of rows) {
       this.byMessageId.set(row.messageId, row.id);
-      if (!this.conversations.has(row.id)) this.conversations.set(row.id, { id: row.id, isNew: false, subject: row.subject, projectId: row.projectId, place: row.place, lastAt: millis(row.lastAt), brings: false });
+      if (!this.conversations.has(row.id))
+        this.conversations.set(row.id, {
+          id: row.id,
+          isNew: false,
+          subject: row.subject,
+          projectId: row.projectId,
+          place: row.place,
+          lastAt: millis(row.lastAt),
+          brings: false,
+        });
     }
   }
 
   private async loadOutside(fresh: readonly Parsed[]): Promise<void> {
-    const addresses = [...new Set(fresh.flatMap(({ letter: l }) => (l ? [l.from, ...l.to.slice(0, 20), ...l.cc.slice(0, 20)].flatMap((who) => (who?.address ? [who.address] : [])) : [])))];
+    const addresses = [
+      ...new Set(
+        fresh.flatMap(({ letter: l }) =>
+          l
+            ? [l.from, ...l.to.slice(0, 20), ...l.cc.slice(0, 20)].flatMap((who) => (who?.address ? [who.address] : []))
+            : [],
+        ),
+      ),
+    ];
     if (addresses.length === 0) return;
-    const rows = await rowsOf<{ id: string; name: string; address: string; firmId: string | null }>(this.tx, sql`select id, name, address, firm_id as "firmId" from correspondent where address in (select jsonb_array_elements_text(${JSON.stringify(addresses)}::jsonb))`);
+    const rows = await rowsOf<{ id: string; name: string; address: string; firmId: string | null }>(
+      this.tx,
+      sql`select id, name, address, firm_id as "firmId" from correspondent where address in (select jsonb_array_elements_text(${JSON.stringify(addresses)}::jsonb))`,
+    );
     for (const row of rows) this.outside.set(row.address, row);
     // Whoever writes becomes somebody we know, so that what they promise can be waited for.
     const newcomers = new Map<string, { id: string; name: string; address: string }>();
     for (const { letter: l } of fresh) {
       const from = l?.from;
-      if (!from?.address || this.outside.has(from.address) || this.house.team.some((person) => person.address === from.address)) continue;
+      if (
+        !from?.address ||
+        this.outside.has(from.address) ||
+        this.house.team.some((person) => person.address === from.address)
+      )
+        continue;
       newcomers.set(from.address, { id: newId(this.now), name: from.name || from.address, address: from.address });
     }
-    if (newcomers.size > 0) await this.tx.insert(correspondent).values([...newcomers.values()]).onConflictDoNothing();
+    if (newcomers.size > 0)
+      await this.tx
+        .insert(correspondent)
+        .values([...newcomers.values()])
+        .onConflictDoNothing();
     for (const one of newcomers.values()) this.outside.set(one.address, { ...one, firmId: null });
   }
 
@@ -244,10 +312,24 @@ class Batch {
   /** Reading is an offer: a letter that trips the reader is kept and sorted by hand. */
   private read(l: Letter, sentAt: number): FoundSlip[] {
     const participants = [...(l.from ? [l.from] : []), ...l.to.slice(0, 20), ...l.cc.slice(0, 20)];
-    const outside = participants.filter((who) => who.address !== "" && !this.house.team.some((person) => person.address === who.address));
-    const people = { team: this.house.team, outside: outside.map((who) => ({ id: who.address, name: this.outside.get(who.address)?.name || who.name || who.address, address: who.address })) };
+    const outside = participants.filter(
+      (who) => who.address !== "" && !this.house.team.some((person) => person.address === who.address),
+    );
+    const people = {
+      team: this.house.team,
+      outside: outside.map((who) => ({
+        id: who.address,
+        name: this.outside.get(who.address)?.name || who.name || who.address,
+        address: who.address,
+      })),
+    };
     try {
-      return readLetter(l, people, { at: sentAt, zone: l.sentAt === null ? this.house.zone : l.offset }, { calendar: this.house.calendar, figures: this.house.figures });
+      return readLetter(
+        l,
+        people,
+        { at: sentAt, zone: l.sentAt === null ? this.house.zone : l.offset },
+        { calendar: this.house.calendar, figures: this.house.figures },
+      );
     } catch {
       return [];
     }
@@ -286,16 +368,33 @@ class Batch {
     const made = touched.filter((joined) => joined.isNew);
     const at = new Date(this.now);
     if (made.length > 0) {
-      await this.tx.insert(conversation).values(made.map((joined) => ({ id: joined.id, subject: joined.subject, projectId: joined.projectId, place: "sort" as const, lastAt: new Date(joined.lastAt), cameAt: at })));
+      await this.tx.insert(conversation).values(
+        made.map((joined) => ({
+          id: joined.id,
+          subject: joined.subject,
+          projectId: joined.projectId,
+          place: "sort" as const,
+          lastAt: new Date(joined.lastAt),
+          cameAt: at,
+        })),
+      );
     }
     if (letters.length > 0) await this.tx.insert(letter).values(letters);
     for (const joined of touched) {
       if (joined.isNew || !letters.some((one) => one.conversationId === joined.id)) continue;
-      const back = joined.brings && joined.place === "dealt with" ? sql`, place = 'sort', outcome = null, dealt_at = null, dealt_by = null, came_at = ${at}` : sql``;
-      await this.tx.execute(sql`update conversation set last_at = greatest(last_at, ${new Date(joined.lastAt)}) ${back} where id = ${joined.id}`);
+      const back =
+        joined.brings && joined.place === "dealt with"
+          ? sql`, place = 'sort', outcome = null, dealt_at = null, dealt_by = null, came_at = ${at}`
+          : sql``;
+      await this.tx.execute(
+        sql`update conversation set last_at = greatest(last_at, ${new Date(joined.lastAt)}) ${back} where id = ${joined.id}`,
+      );
     }
     // One JSON parameter: PGlite takes batches of bytea parameters at a third of this speed.
-    if (raws.length > 0) await this.tx.execute(sql`insert into raw_letter (letter_id, bytes) select r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(raws)}::jsonb) as r(id uuid, b text)`);
+    if (raws.length > 0)
+      await this.tx.execute(
+        sql`insert into raw_letter (letter_id, bytes) select r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(raws)}::jsonb) as r(id uuid, b text)`,
+      );
     if (arrivals.length > 0) await this.tx.insert(arrival).values(arrivals).onConflictDoNothing();
     if (threads.length > 0) await this.tx.insert(thread).values(threads).onConflictDoNothing();
     if (slips.length > 0) await this.tx.insert(slip).values(slips);

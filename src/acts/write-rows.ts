@@ -27,10 +27,16 @@ function toColumns(row: Changeable, values: RowValues): Record<string, unknown> 
 /** A row as acts and the history know it, or null where it is not there. */
 export async function rowAsValues(db: Database, row: Changeable, id: string): Promise<RowValues | null> {
   const table = TABLES[row];
-  const [found] = await db.select().from(table as typeof task).where(eq(table.id, id)).for("update");
+  const [found] = await db
+    .select()
+    .from(table as typeof task)
+    .where(eq(table.id, id))
+    .for("update");
   if (!found) return null;
   const entries = Object.entries(found).filter(([name]) => name !== "id" && !DERIVED.has(name));
-  return Object.fromEntries(entries.map(([name, value]) => [name, value instanceof Date ? value.toISOString() : (value as RowValues[string])]));
+  return Object.fromEntries(
+    entries.map(([name, value]) => [name, value instanceof Date ? value.toISOString() : (value as RowValues[string])]),
+  );
 }
 
 /** Writes what an act decided and gives back what changed, before and after. */
@@ -49,7 +55,10 @@ export async function writeRows(db: Database, writes: readonly Write[]): Promise
       const row = await rowAsValues(db, write.row, write.id);
       if (!row) throw new Error(`A ${write.row} that an act changes is not there.`);
       const before = Object.fromEntries(Object.keys(write.values).map((name) => [name, row[name] ?? null]));
-      await db.update(table).set(toColumns(write.row, write.values) as never).where(eq(table.id, write.id));
+      await db
+        .update(table)
+        .set(toColumns(write.row, write.values) as never)
+        .where(eq(table.id, write.id));
       changes.push({ row: write.row, id: write.id, before, after: write.values });
     }
   }

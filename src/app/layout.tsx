@@ -2,7 +2,10 @@ import type { Metadata, Viewport } from "next";
 import type { ReactNode } from "react";
 import "./globals.css";
 
-export const metadata: Metadata = { title: { default: "Jam Kettle", template: "%s · Jam Kettle" }, description: "Mail into shared tasks with one owner each, watched until they are done." };
+export const metadata: Metadata = {
+  title: { default: "Jam Kettle", template: "%s · Jam Kettle" },
+  description: "Mail into shared tasks with one owner each, watched until they are done.",
+};
 export const viewport: Viewport = { width: "device-width", initialScale: 1, themeColor: "#1c2b57" };
 
 /** Sets the theme before the first picture, so that a dark room never sees a white flash. */
@@ -12,7 +15,6 @@ export default function RootLayout({ children }: { children: ReactNode }) {
   return (
     <html lang="en" suppressHydrationWarning>
       <head>
-        {/* biome-ignore lint/security/noDangerouslySetInnerHtml: our own constant */}
         <script dangerouslySetInnerHTML={{ __html: THEME }} />
       </head>
       <body>{children}</body>

@@ -2,8 +2,8 @@ import fs from "node:fs";
 import { isSetUp } from "../acts/set-up";
 import { now } from "../data/clock";
 import { databaseSettings } from "../data/engine/database";
-import { sharedDatabase } from "../data/engine/shared-database";
 import { lockFolder } from "../data/engine/folder-lock";
+import { sharedDatabase } from "../data/engine/shared-database";
 import { loadDemo } from "../postroom/load-demo";
 import { readWords } from "./options";
 import { progress } from "./progress";
@@ -15,7 +15,8 @@ export async function demo(words: readonly string[]): Promise<number> {
   const { has } = readWords(words, ["fresh"], []);
   const settings = databaseSettings("jam demo", false);
   if (has("fresh")) {
-    if (settings.url) throw new WrongCall("--fresh empties a data folder; with DATABASE_URL set, empty that database yourself.");
+    if (settings.url)
+      throw new WrongCall("--fresh empties a data folder; with DATABASE_URL set, empty that database yourself.");
     // Taking the folder first: what another server has open is not thrown away under its feet.
     const unlock = await lockFolder(settings.folder, "jam demo --fresh");
     unlock();

@@ -21,7 +21,9 @@ export async function importCommand(words: readonly string[]): Promise<number> {
   const open = await openDatabase(databaseSettings("jam import", true));
   try {
     const address = value("for")?.toLowerCase() ?? null;
-    const [owner] = address ? await rowsOf<{ id: string }>(open.db, sql`select id from person where address = ${address}`) : [];
+    const [owner] = address
+      ? await rowsOf<{ id: string }>(open.db, sql`select id from person where address = ${address}`)
+      : [];
     if (address && !owner) throw new WrongCall(`Nobody here has the address ${address}. Nothing was brought in.`);
     const wayInId = await wayInNamed(open.db, value("as") ?? address ?? "import", "import", owner?.id ?? null);
     const line = progress();
@@ -32,11 +34,17 @@ export async function importCommand(words: readonly string[]): Promise<number> {
     }
     for await (const soFar of importMail(open.db, all(), wayInId, now)) {
       report = soFar;
-      line.say(`${report.fresh + report.here} letters, ${Math.min(100, Math.round((100 * report.bytes) / Math.max(1, total)))} % of ${(total / 1_048_576).toFixed(1)} MB`);
+      line.say(
+        `${report.fresh + report.here} letters, ${Math.min(100, Math.round((100 * report.bytes) / Math.max(1, total)))} % of ${(total / 1_048_576).toFixed(1)} MB`,
+      );
     }
     line.end(`${report.fresh} new, ${report.here} already here, ${report.notReadable.length} not readable`);
-    for (const { source, why, isKept } of report.notReadable.slice(0, MOST_FAULTS_SHOWN)) process.stdout.write(`not readable: ${source}: ${why}${isKept ? " It is kept as it came, and waits in Sort." : ""}\n`);
-    if (report.notReadable.length > MOST_FAULTS_SHOWN) process.stdout.write(`… and ${report.notReadable.length - MOST_FAULTS_SHOWN} more.\n`);
+    for (const { source, why, isKept } of report.notReadable.slice(0, MOST_FAULTS_SHOWN))
+      process.stdout.write(
+        `not readable: ${source}: ${why}${isKept ? " It is kept as it came, and waits in Sort." : ""}\n`,
+      );
+    if (report.notReadable.length > MOST_FAULTS_SHOWN)
+      process.stdout.write(`… and ${report.notReadable.length - MOST_FAULTS_SHOWN} more.\n`);
     return 0;
   } finally {
     await open.close();

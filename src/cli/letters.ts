@@ -9,7 +9,9 @@ export async function lettersCommand(words: readonly string[]): Promise<number> 
   const open = await openDatabase(databaseSettings("jam letters", true));
   try {
     for await (const letter of keptLetters(open.db)) {
-      const line = has("json") ? JSON.stringify(letter) : `${letter.received.slice(0, 16).replace("T", " ")}  ${letter.sha256.slice(0, 12)}  ${letter.place}  ${letter.subject}`;
+      const line = has("json")
+        ? JSON.stringify(letter)
+        : `${letter.received.slice(0, 16).replace("T", " ")}  ${letter.sha256.slice(0, 12)}  ${letter.place}  ${letter.subject}`;
       if (!process.stdout.write(`${line}\n`)) await once(process.stdout, "drain");
     }
     return 0;

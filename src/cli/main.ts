@@ -40,6 +40,8 @@ try {
   process.exitCode = await run(process.argv.slice(2));
 } catch (error) {
   const isPlain = error instanceof WrongCall || error instanceof FolderInUse;
-  process.stderr.write(`jam: ${isPlain ? (error as Error).message : error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`);
+  process.stderr.write(
+    `jam: ${isPlain ? (error as Error).message : error instanceof Error ? (error.stack ?? error.message) : String(error)}\n`,
+  );
   process.exitCode = error instanceof WrongCall ? 2 : 1;
 }

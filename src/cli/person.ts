@@ -19,12 +19,18 @@ export async function personCommand(words: readonly string[]): Promise<number> {
   lines.close();
   const open = await openDatabase(databaseSettings("jam person", true));
   try {
-    const id = await addPerson(open.db, { name: names.join(" "), address, work: value("work") ?? "", password: password === "" ? null : password });
+    const id = await addPerson(open.db, {
+      name: names.join(" "),
+      address,
+      work: value("work") ?? "",
+      password: password === "" ? null : password,
+    });
     if (id === null) throw new WrongCall(`${address} is a member already. Nothing was changed.`);
     process.stdout.write(`${names.join(" ")} is a member now.\n`);
     return 0;
   } catch (error) {
-    if (error instanceof z.ZodError) throw new WrongCall(`${error.issues[0]?.message ?? "This cannot be read."} Nothing was changed.`);
+    if (error instanceof z.ZodError)
+      throw new WrongCall(`${error.issues[0]?.message ?? "This cannot be read."} Nothing was changed.`);
     throw error;
   } finally {
     await open.close();

@@ -13,7 +13,8 @@ const LONGEST_STOP_MS = 4_000;
 
 function portFromEnvironment(): number {
   const port = Number(process.env.PORT ?? DEFAULT_PORT);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535) throw new WrongCall(`PORT is “${process.env.PORT}”, which is no port.`);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new WrongCall(`PORT is “${process.env.PORT}”, which is no port.`);
   return port;
 }
 
@@ -24,7 +25,8 @@ function portFromEnvironment(): number {
 export async function serve(what: string): Promise<number> {
   const port = portFromEnvironment();
   const dir = productRoot();
-  if (!fs.existsSync(path.join(dir, ".next/BUILD_ID"))) throw new WrongCall("The pages are not built yet. Run npm run build first (npm run demo does it by itself).");
+  if (!fs.existsSync(path.join(dir, ".next/BUILD_ID")))
+    throw new WrongCall("The pages are not built yet. Run npm run build first (npm run demo does it by itself).");
   await sharedDatabase(`${what} at port ${port}`);
   // Next reads this when it starts; a server for real users is never in development mode.
   (process.env as Record<string, string>).NODE_ENV = "production";
@@ -33,14 +35,22 @@ export async function serve(what: string): Promise<number> {
   const handle = app.getRequestHandler();
   const server = http.createServer((request, response) => void handle(request, response));
   await new Promise<void>((resolve, reject) => {
-    server.once("error", (error: NodeJS.ErrnoException) => reject(error.code === "EADDRINUSE" ? new WrongCall(`Port ${port} is taken by another program. Set PORT to another one.`) : error));
+    server.once("error", (error: NodeJS.ErrnoException) =>
+      reject(
+        error.code === "EADDRINUSE"
+          ? new WrongCall(`Port ${port} is taken by another program. Set PORT to another one.`)
+          : error,
+      ),
+    );
     server.listen(port, resolve);
   }).catch(async (error) => {
     await closeSharedDatabase();
     throw error;
   });
   const address = server.address();
-  process.stdout.write(`Jam Kettle is ready at http://localhost:${typeof address === "object" && address ? address.port : port}\n`);
+  process.stdout.write(
+    `Jam Kettle is ready at http://localhost:${typeof address === "object" && address ? address.port : port}\n`,
+  );
   await new Promise<void>((resolve) => {
     for (const signal of ["SIGTERM", "SIGINT", "SIGHUP"] as const) process.once(signal, () => resolve());
   });

@@ -3,7 +3,8 @@ export function now(): number {
   const frozen = process.env.JAM_NOW;
   if (!frozen) return Date.now();
   const at = Date.parse(frozen);
-  if (Number.isNaN(at)) throw new Error(`JAM_NOW is “${frozen}”, which is no instant. Write it like 2026-11-25T09:00:00Z.`);
+  if (Number.isNaN(at))
+    throw new Error(`JAM_NOW is “${frozen}”, which is no instant. Write it like 2026-11-25T09:00:00Z.`);
   return at;
 }
 

@@ -1,5 +1,22 @@
 import { sql } from "drizzle-orm";
-import { type AnyPgColumn, bigint, bigserial, boolean, check, customType, date, index, integer, jsonb, pgTable, primaryKey, text, timestamp, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+import {
+  type AnyPgColumn,
+  bigint,
+  bigserial,
+  boolean,
+  check,
+  customType,
+  date,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+  uniqueIndex,
+  uuid,
+} from "drizzle-orm/pg-core";
 import type { LetterFile, TextPart } from "../core/letters/letter";
 import type { Change } from "../core/tasks/outcome";
 import { user } from "./schema-sign-in";
@@ -59,7 +76,9 @@ export const project = pgTable("project", {
 
 export const workstream = pgTable("workstream", {
   id: uuid("id").primaryKey(),
-  projectId: uuid("project_id").notNull().references(() => project.id),
+  projectId: uuid("project_id")
+    .notNull()
+    .references(() => project.id),
   name: text("name").notNull(),
   place: integer("place").notNull(),
 });
@@ -68,8 +87,12 @@ export const workstream = pgTable("workstream", {
 export const projectMember = pgTable(
   "project_member",
   {
-    projectId: uuid("project_id").notNull().references(() => project.id),
-    personId: uuid("person_id").notNull().references(() => person.id),
+    projectId: uuid("project_id")
+      .notNull()
+      .references(() => project.id),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
   },
   (t) => [primaryKey({ columns: [t.projectId, t.personId] })],
 );
@@ -109,7 +132,9 @@ export const conversation = pgTable(
 /** Every Message-ID that belongs to a conversation, of letters that are here and of those only referred to (RFC 5256 REFS). */
 export const thread = pgTable("thread", {
   messageId: text("message_id").primaryKey(),
-  conversationId: uuid("conversation_id").notNull().references(() => conversation.id),
+  conversationId: uuid("conversation_id")
+    .notNull()
+    .references(() => conversation.id),
 });
 
 export const letter = pgTable(
@@ -118,7 +143,9 @@ export const letter = pgTable(
     id: uuid("id").primaryKey(),
     sha256: text("sha256").notNull().unique(),
     size: integer("size").notNull(),
-    conversationId: uuid("conversation_id").notNull().references(() => conversation.id),
+    conversationId: uuid("conversation_id")
+      .notNull()
+      .references(() => conversation.id),
     messageId: text("message_id"),
     /** The Date header, or when it came where there is none. */
     sentAt: instant("sent_at").notNull(),
@@ -140,12 +167,18 @@ export const letter = pgTable(
     unreadable: text("unreadable"),
     search: searchWords("search"),
   },
-  (t) => [index("letter_conversation").on(t.conversationId, t.sentAt), index("letter_search").using("gin", t.search), index("letter_received").on(t.receivedAt)],
+  (t) => [
+    index("letter_conversation").on(t.conversationId, t.sentAt),
+    index("letter_search").using("gin", t.search),
+    index("letter_received").on(t.receivedAt),
+  ],
 );
 
 /** The raw message, byte for byte. Apart from `letter`, so that no list ever reads it by accident. */
 export const rawLetter = pgTable("raw_letter", {
-  letterId: uuid("letter_id").primaryKey().references(() => letter.id),
+  letterId: uuid("letter_id")
+    .primaryKey()
+    .references(() => letter.id),
   bytes: bytes("bytes").notNull(),
 });
 
@@ -153,8 +186,12 @@ export const rawLetter = pgTable("raw_letter", {
 export const arrival = pgTable(
   "arrival",
   {
-    letterId: uuid("letter_id").notNull().references(() => letter.id),
-    wayInId: uuid("way_in_id").notNull().references(() => wayIn.id),
+    letterId: uuid("letter_id")
+      .notNull()
+      .references(() => letter.id),
+    wayInId: uuid("way_in_id")
+      .notNull()
+      .references(() => wayIn.id),
     at: instant("at").notNull(),
   },
   (t) => [primaryKey({ columns: [t.letterId, t.wayInId] }), index("arrival_way_in").on(t.wayInId)],
@@ -164,8 +201,12 @@ export const slip = pgTable(
   "slip",
   {
     id: uuid("id").primaryKey(),
-    conversationId: uuid("conversation_id").notNull().references(() => conversation.id),
-    letterId: uuid("letter_id").notNull().references(() => letter.id),
+    conversationId: uuid("conversation_id")
+      .notNull()
+      .references(() => conversation.id),
+    letterId: uuid("letter_id")
+      .notNull()
+      .references(() => letter.id),
     kind: text("kind").$type<"ask" | "question" | "promise" | "trouble">().notNull(),
     /** The passage: characters of the letter's text. Both null for a slip typed for the letter as a whole. */
     start: integer("start"),
@@ -213,14 +254,18 @@ export const task = pgTable(
     end: integer("end"),
     kind: text("kind").$type<"ask" | "question" | "promise" | "trouble">(),
     createdAt: instant("created_at").notNull(),
-    createdBy: uuid("created_by").notNull().references(() => person.id),
+    createdBy: uuid("created_by")
+      .notNull()
+      .references(() => person.id),
     changedAt: instant("changed_at").notNull(),
     finishedAt: instant("finished_at"),
     search: searchWords("search"),
   },
   (t) => [
     index("task_open_due").on(t.dueDay, t.dueTime, t.number).where(sql`state in ('to begin', 'under way')`),
-    index("task_owner_open_due").on(t.ownerId, t.dueDay, t.dueTime, t.number).where(sql`state in ('to begin', 'under way')`),
+    index("task_owner_open_due")
+      .on(t.ownerId, t.dueDay, t.dueTime, t.number)
+      .where(sql`state in ('to begin', 'under way')`),
     index("task_finished").on(t.finishedAt),
     index("task_conversation").on(t.conversationId),
     index("task_project").on(t.projectId),
@@ -233,8 +278,12 @@ export const comment = pgTable(
   "comment",
   {
     id: uuid("id").primaryKey(),
-    taskId: uuid("task_id").notNull().references(() => task.id, { onDelete: "cascade" }),
-    personId: uuid("person_id").notNull().references(() => person.id),
+    taskId: uuid("task_id")
+      .notNull()
+      .references(() => task.id, { onDelete: "cascade" }),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
     text: text("text").notNull(),
     at: instant("at").notNull(),
   },
@@ -248,7 +297,9 @@ export const history = pgTable(
     seq: bigserial("seq", { mode: "number" }).primaryKey(),
     id: uuid("id").notNull().unique(),
     act: text("act").notNull(),
-    personId: uuid("person_id").notNull().references(() => person.id),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
     at: instant("at").notNull(),
     changes: jsonb("changes").$type<Change[]>().notNull(),
     /** Ids of the tasks and conversations it touched, for "what happened" and for open screens. */
@@ -258,7 +309,11 @@ export const history = pgTable(
     /** The caller's key: an act that arrives twice happens once. */
     key: text("key").unique(),
   },
-  (t) => [index("history_about").using("gin", t.about), index("history_person").on(t.personId, t.seq), index("history_undoes").on(t.undoes)],
+  (t) => [
+    index("history_about").using("gin", t.about),
+    index("history_person").on(t.personId, t.seq),
+    index("history_undoes").on(t.undoes),
+  ],
 );
 
 /** Numbers of references, handed out one after the other; one row. */

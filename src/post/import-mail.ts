@@ -14,19 +14,32 @@ export interface ImportReport {
 const MOST_BATCH_BYTES = 16 * 1_048_576;
 
 /** Takes in every message of a stream, batch by batch, and reports after each; stops at the batch's end when cut off. */
-export async function* importMail(db: Database, messages: AsyncIterable<FoundMessage>, wayInId: string, now: () => number): AsyncGenerator<ImportReport> {
+export async function* importMail(
+  db: Database,
+  messages: AsyncIterable<FoundMessage>,
+  wayInId: string,
+  now: () => number,
+): AsyncGenerator<ImportReport> {
   let report: ImportReport = { fresh: 0, here: 0, notReadable: [], bytes: 0 };
   let batch: { source: string; raw: Uint8Array }[] = [];
   let bytes = 0;
   const flush = async () => {
-    const taken = await takeIn(db, batch.map(({ raw }) => ({ raw })), wayInId, now());
+    const taken = await takeIn(
+      db,
+      batch.map(({ raw }) => ({ raw })),
+      wayInId,
+      now(),
+    );
     report = added(report, taken, batch);
     batch = [];
     bytes = 0;
   };
   for await (const message of messages) {
     if (message.raw === null) {
-      report = { ...report, notReadable: [...report.notReadable, { source: message.source, why: message.why ?? "", isKept: false }] };
+      report = {
+        ...report,
+        notReadable: [...report.notReadable, { source: message.source, why: message.why ?? "", isKept: false }],
+      };
       continue;
     }
     batch.push({ source: message.source, raw: message.raw });
@@ -40,8 +53,16 @@ export async function* importMail(db: Database, messages: AsyncIterable<FoundMes
   yield report;
 }
 
-function added(report: ImportReport, taken: readonly TakenIn[], batch: readonly { source: string; raw: Uint8Array }[]): ImportReport {
-  const faults = taken.flatMap((one, i) => (one.outcome === "not readable" || one.outcome === "refused" ? [{ source: batch[i]!.source, why: one.why, isKept: one.outcome === "not readable" }] : []));
+function added(
+  report: ImportReport,
+  taken: readonly TakenIn[],
+  batch: readonly { source: string; raw: Uint8Array }[],
+): ImportReport {
+  const faults = taken.flatMap((one, i) =>
+    one.outcome === "not readable" || one.outcome === "refused"
+      ? [{ source: batch[i]!.source, why: one.why, isKept: one.outcome === "not readable" }]
+      : [],
+  );
   return {
     fresh: report.fresh + taken.filter((one) => one.outcome === "new" || one.outcome === "not readable").length,
     here: report.here + taken.filter((one) => one.outcome === "already here").length,

@@ -62,7 +62,9 @@ function headOf(file: string): Buffer {
 }
 
 function beginsLikeMail(head: Buffer): boolean {
-  return /^(?:return-path|received|from|date|to|subject|message-id|mime-version|delivered-to|x-[\w-]+|content-type|sender|reply-to|dkim-signature|authentication-results|arc-[\w-]+)[ \t]*:/i.test(head.toString("latin1").trimStart());
+  return /^(?:return-path|received|from|date|to|subject|message-id|mime-version|delivered-to|x-[\w-]+|content-type|sender|reply-to|dkim-signature|authentication-results|arc-[\w-]+)[ \t]*:/i.test(
+    head.toString("latin1").trimStart(),
+  );
 }
 
 /** Every message in the files below a path (.eml, mbox, Maildir, folders of them), one after the other. */
@@ -73,17 +75,29 @@ export async function* messagesUnder(root: string): AsyncGenerator<FoundMessage>
       const head = headOf(file.path);
       if (isMbox(head)) {
         let number = 0;
-        for await (const message of messagesOfMbox(fs.createReadStream(file.path, { highWaterMark: 1_048_576 }), LARGEST_MESSAGE_BYTES)) {
+        for await (const message of messagesOfMbox(
+          fs.createReadStream(file.path, { highWaterMark: 1_048_576 }),
+          LARGEST_MESSAGE_BYTES,
+        )) {
           number += 1;
           const source = `${file.path}, letter ${number}`;
           if (message.tooLarge !== null) yield { source, raw: null, why: tooLarge(message.tooLarge) };
           else yield { source, raw: message.raw, why: null };
         }
       } else if (size > LARGEST_MESSAGE_BYTES) yield { source: file.path, raw: null, why: tooLarge(size) };
-      else if (!file.isMeant && !beginsLikeMail(head)) yield { source: file.path, raw: null, why: "This is no mail: it does not begin with header lines. The file was left where it is." };
+      else if (!file.isMeant && !beginsLikeMail(head))
+        yield {
+          source: file.path,
+          raw: null,
+          why: "This is no mail: it does not begin with header lines. The file was left where it is.",
+        };
       else yield { source: file.path, raw: fs.readFileSync(file.path), why: null };
     } catch (error) {
-      yield { source: file.path, raw: null, why: `The file cannot be opened: ${error instanceof Error ? error.message : "unknown fault"}` };
+      yield {
+        source: file.path,
+        raw: null,
+        why: `The file cannot be opened: ${error instanceof Error ? error.message : "unknown fault"}`,
+      };
     }
   }
 }
@@ -110,7 +124,9 @@ export async function* messagesOfUpload(name: string, chunks: AsyncIterable<Uint
     for await (const message of messagesOfMbox(all(), LARGEST_MESSAGE_BYTES)) {
       number += 1;
       const source = `${name}, letter ${number}`;
-      yield message.tooLarge === null ? { source, raw: message.raw, why: null } : { source, raw: null, why: tooLarge(message.tooLarge) };
+      yield message.tooLarge === null
+        ? { source, raw: message.raw, why: null }
+        : { source, raw: null, why: tooLarge(message.tooLarge) };
     }
     return;
   }
@@ -121,7 +137,9 @@ export async function* messagesOfUpload(name: string, chunks: AsyncIterable<Uint
     if (size <= LARGEST_MESSAGE_BYTES) pieces.push(piece);
     else pieces.length = 0;
   }
-  yield size > LARGEST_MESSAGE_BYTES ? { source: name, raw: null, why: tooLarge(size) } : { source: name, raw: Buffer.concat(pieces), why: null };
+  yield size > LARGEST_MESSAGE_BYTES
+    ? { source: name, raw: null, why: tooLarge(size) }
+    : { source: name, raw: Buffer.concat(pieces), why: null };
 }
 
 function tooLarge(size: number): string {

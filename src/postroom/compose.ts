@@ -1,8 +1,8 @@
 import MailComposer from "nodemailer/lib/mail-composer/index.js";
 import { Temporal } from "temporal-polyfill";
-import { type Day } from "../core/time/day";
-import { demoFile } from "./demo-files";
+import type { Day } from "../core/time/day";
 import { fitDays, placed } from "./demo-days";
+import { demoFile } from "./demo-files";
 import { DEMO_DOMAIN, DEMO_ZONE, OUTSIDERS, TEAM } from "./larkmoor/people";
 import type { ScriptConversation, ScriptLetter } from "./parse-script";
 
@@ -41,12 +41,22 @@ function dateHeader(at: number, zone: string): string {
 function quoteOf(letter: ScriptLetter, text: string, reference: Day): string {
   const from = mailboxOf(letter.from);
   const { at } = placed(letter.when, reference, from.zone);
-  return `On ${dateHeader(at, from.zone).slice(0, -9)}, ${from.name} wrote:\n${text.split("\n").map((line) => `> ${line}`.trimEnd()).join("\n")}`;
+  return `On ${dateHeader(at, from.zone).slice(0, -9)}, ${from.name} wrote:\n${text
+    .split("\n")
+    .map((line) => `> ${line}`.trimEnd())
+    .join("\n")}`;
 }
 
 function htmlOf(text: string, isNewsletter: boolean): string {
-  const paragraphs = text.split("\n\n").map((paragraph) => `<p style="margin:0 0 12px">${paragraph.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll("\n", "<br>")}</p>`);
-  const pixel = isNewsletter ? '<img src="https://count.playspace.example/open.gif?who=42" width="1" height="1" alt="">' : "";
+  const paragraphs = text
+    .split("\n\n")
+    .map(
+      (paragraph) =>
+        `<p style="margin:0 0 12px">${paragraph.replaceAll("&", "&amp;").replaceAll("<", "&lt;").replaceAll("\n", "<br>")}</p>`,
+    );
+  const pixel = isNewsletter
+    ? '<img src="https://count.playspace.example/open.gif?who=42" width="1" height="1" alt="">'
+    : "";
   return `<html><body style="font-family:Georgia,serif;color:#222"><div style="max-width:600px">${paragraphs.join("")}${pixel}</div></body></html>`;
 }
 
@@ -54,14 +64,20 @@ function htmlOf(text: string, isNewsletter: boolean): string {
 function machineHeaders(flags: readonly string[]): Record<string, string> {
   if (flags.includes("auto")) return { "Auto-Submitted": "auto-replied" };
   if (flags.includes("notice")) return { "Auto-Submitted": "auto-generated" };
-  if (flags.includes("news")) return { "List-Id": "<notes.playspace.example>", "List-Unsubscribe": "<mailto:off@playspace.example>" };
-  if (flags.includes("list")) return { "List-Id": "<yards.lists.playspace.example>", "List-Post": "<mailto:yards@lists.playspace.example>" };
+  if (flags.includes("news"))
+    return { "List-Id": "<notes.playspace.example>", "List-Unsubscribe": "<mailto:off@playspace.example>" };
+  if (flags.includes("list"))
+    return { "List-Id": "<yards.lists.playspace.example>", "List-Post": "<mailto:yards@lists.playspace.example>" };
   if (flags.includes("bounce")) return { "Auto-Submitted": "auto-replied", "Return-Path": "<>" };
   return flags.includes("receipt") ? { "Auto-Submitted": "auto-replied" } : {};
 }
 
 /** The letters of a conversation as real messages, each an answer to the one before. Always the same bytes for the same day. */
-export async function compose(conversation: ScriptConversation, number: number, reference: Day): Promise<ComposedLetter[]> {
+export async function compose(
+  conversation: ScriptConversation,
+  number: number,
+  reference: Day,
+): Promise<ComposedLetter[]> {
   const composed: ComposedLetter[] = [];
   const ids: string[] = [];
   for (const [i, letter] of conversation.letters.entries()) {
@@ -70,7 +86,10 @@ export async function compose(conversation: ScriptConversation, number: number, 
     const text = fitDays(letter.body, day);
     const previous = conversation.letters[i - 1];
     // Most programs quote, some people delete it: every second answer carries its history.
-    const quote = previous && (letter.flags.includes("quote") || (number + i) % 2 === 0) ? `\n\n${quoteOf(previous, composed[i - 1]!.text, reference)}` : "";
+    const quote =
+      previous && (letter.flags.includes("quote") || (number + i) % 2 === 0)
+        ? `\n\n${quoteOf(previous, composed[i - 1]!.text, reference)}`
+        : "";
     const id = `demo.${number}.${i}.${day.replaceAll("-", "")}@${from.address.split("@")[1]}`;
     const subject = fitDays(conversation.subject, day);
     const isHtml = letter.flags.includes("html") || letter.flags.includes("news");

@@ -1,19 +1,19 @@
 import fs from "node:fs";
 import path from "node:path";
 import { sql } from "drizzle-orm";
-import { perform, type Performed } from "../acts/perform";
+import { type Performed, perform } from "../acts/perform";
 import { addPerson, makeOrganisation } from "../acts/set-up";
 import { BATCH, takeIn } from "../acts/take-in";
 import { wayInNamed } from "../acts/ways-in";
 import { readLine } from "../core/tasks/read-line";
-import type { SlipView } from "../core/views/views";
 import { addDays, addWorkingDays, type Day, PLAIN_WEEK } from "../core/time/day";
 import { dayOf } from "../core/time/moment";
+import type { SlipView } from "../core/views/views";
 import type { Database } from "../data/engine/database";
 import { productRoot } from "../data/engine/open-pglite";
 import { newId } from "../data/ids";
-import { conversationFor } from "../data/queries/sort";
 import { team } from "../data/queries/people";
+import { conversationFor } from "../data/queries/sort";
 import { rowsOf } from "../data/rows";
 import { correspondent, firm, project, workstream } from "../data/schema";
 import { type ComposedLetter, compose, mailboxOf } from "./compose";
@@ -47,7 +47,9 @@ class DemoLoader {
     this.say("The people of Larkmoor Playworks …");
     await this.loadHouse();
     const conversations = SCRIPTS.flatMap((name) => parseScript(scriptText(name)));
-    const composed = await Promise.all(conversations.map((conversation, number) => compose(conversation, number, this.reference)));
+    const composed = await Promise.all(
+      conversations.map((conversation, number) => compose(conversation, number, this.reference)),
+    );
     await this.loadLetters(composed.flat());
     await this.dealWithAll(conversations, composed);
     await this.makeTasks();
@@ -56,7 +58,14 @@ class DemoLoader {
   private async loadHouse(): Promise<void> {
     await makeOrganisation(this.db, { name: "Larkmoor Playworks", zone: DEMO_ZONE, isDemo: true }, this.now);
     for (const one of TEAM) {
-      const id = await addPerson(this.db, { name: one.name, address: `${one.key}@${DEMO_DOMAIN}`, work: one.work, password: DEMO_PASSWORD, isLead: one.isLead ?? false, nicknames: [...(one.nicknames ?? [])] });
+      const id = await addPerson(this.db, {
+        name: one.name,
+        address: `${one.key}@${DEMO_DOMAIN}`,
+        work: one.work,
+        password: DEMO_PASSWORD,
+        isLead: one.isLead ?? false,
+        nicknames: [...(one.nicknames ?? [])],
+      });
       this.people.set(one.key, id!);
     }
     const firms = new Map<string, string>();
@@ -64,12 +73,23 @@ class DemoLoader {
       firms.set(one.name, newId());
       await this.db.insert(firm).values({ id: firms.get(one.name)!, name: one.name, kind: one.kind });
     }
-    await this.db.insert(correspondent).values(OUTSIDERS.map((one) => ({ id: newId(), name: one.name, address: one.address, firmId: firms.get(one.firm) ?? null })));
+    await this.db.insert(correspondent).values(
+      OUTSIDERS.map((one) => ({
+        id: newId(),
+        name: one.name,
+        address: one.address,
+        firmId: firms.get(one.firm) ?? null,
+      })),
+    );
     for (const one of PROJECTS) {
       const id = newId();
       this.projects.set(one.name, id);
-      await this.db.insert(project).values({ id, name: one.name, firmId: one.firm ? firms.get(one.firm)! : null, words: [...one.words] });
-      await this.db.insert(workstream).values(one.workstreams.map((name, place) => ({ id: newId(), projectId: id, name, place })));
+      await this.db
+        .insert(project)
+        .values({ id, name: one.name, firmId: one.firm ? firms.get(one.firm)! : null, words: [...one.words] });
+      await this.db
+        .insert(workstream)
+        .values(one.workstreams.map((name, place) => ({ id: newId(), projectId: id, name, place })));
     }
   }
 
@@ -83,7 +103,9 @@ class DemoLoader {
       this.say(`Letters: ${Math.min(i + BATCH, sorted.length)} of ${sorted.length} …`);
     }
     // A batch comes at one instant; each letter came a minute after it was written.
-    await this.db.execute(sql`update letter set received_at = least(sent_at + interval '1 minute', ${new Date(this.now)})`);
+    await this.db.execute(
+      sql`update letter set received_at = least(sent_at + interval '1 minute', ${new Date(this.now)})`,
+    );
     await this.db.execute(sql`update arrival a set at = l.received_at from letter l where l.id = a.letter_id`);
     await this.db.execute(sql`update conversation set came_at = last_at`);
   }
@@ -94,30 +116,45 @@ class DemoLoader {
     return done;
   }
 
-  private async dealWithAll(conversations: readonly ScriptConversation[], composed: readonly (readonly ComposedLetter[])[]): Promise<void> {
-    const rows = await rowsOf<{ id: string; messageId: string }>(this.db, sql`select conversation_id as id, message_id as "messageId" from letter where message_id like 'demo.%.0.%'`);
+  private async dealWithAll(
+    conversations: readonly ScriptConversation[],
+    composed: readonly (readonly ComposedLetter[])[],
+  ): Promise<void> {
+    const rows = await rowsOf<{ id: string; messageId: string }>(
+      this.db,
+      sql`select conversation_id as id, message_id as "messageId" from letter where message_id like 'demo.%.0.%'`,
+    );
     const byNumber = new Map(rows.map((row) => [Number(row.messageId.split(".")[1]), row.id]));
     await this.settleOldLetters(conversations, byNumber);
     const dealt = conversations
-      .map((conversation, number) => ({ conversation, id: byNumber.get(number)!, at: composed[number]!.at(-1)!.at + (25 + ((number * 37) % 160)) * MINUTE_MS }))
+      .map((conversation, number) => ({
+        conversation,
+        id: byNumber.get(number)!,
+        at: composed[number]!.at(-1)!.at + (25 + ((number * 37) % 160)) * MINUTE_MS,
+      }))
       .filter(({ conversation }) => conversation.outcome !== "sort")
       .sort((a, b) => a.at - b.at);
     for (const [i, { conversation, id, at }] of dealt.entries()) {
       if (i % 10 === 0) this.say(`Conversations dealt with: ${i} of ${dealt.length} …`);
-      if (conversation.outcome === "nothing") await this.act(conversation.by, "nothing to do", { conversationId: id }, at);
+      if (conversation.outcome === "nothing")
+        await this.act(conversation.by, "nothing to do", { conversationId: id }, at);
       else await this.keep(conversation, id, at);
     }
   }
 
   /** Conversations that wait in Sort because of a new letter: what their letters of other weeks asked was dealt with then. */
-  private async settleOldLetters(conversations: readonly ScriptConversation[], byNumber: ReadonlyMap<number, string>): Promise<void> {
+  private async settleOldLetters(
+    conversations: readonly ScriptConversation[],
+    byNumber: ReadonlyMap<number, string>,
+  ): Promise<void> {
     for (const [number, conversation] of conversations.entries()) {
       if (conversation.outcome !== "sort" || conversation.letters.length < 2) continue;
       const id = byNumber.get(number)!;
       const view = await this.slips("ines", id);
       const newest = view.letters.at(-1)!;
       for (const slip of view.slips) {
-        if (slip.letterId !== newest.id && slip.state === "proposed") await this.act("ines", "brush off", { conversationId: id, slipId: slip.id }, newest.sentAt - 3_600_000);
+        if (slip.letterId !== newest.id && slip.state === "proposed")
+          await this.act("ines", "brush off", { conversationId: id, slipId: slip.id }, newest.sentAt - 3_600_000);
       }
     }
   }
@@ -135,7 +172,8 @@ class DemoLoader {
       if (open.length === 0) return void (await this.act(by, "nothing to do", { conversationId: id }, at));
       await this.act(by, "keep", { conversationId: id, slipIds: open.map((slip) => slip.id) }, at);
     }
-    for (const [i, task] of conversation.tasks.entries()) await this.keepOne(conversation, task, id, at + i * MINUTE_MS);
+    for (const [i, task] of conversation.tasks.entries())
+      await this.keepOne(conversation, task, id, at + i * MINUTE_MS);
     const left = await this.slips(by, id);
     if (left.place === "sort") await this.act(by, "nothing to do", { conversationId: id }, at + 9 * MINUTE_MS);
   }
@@ -143,26 +181,52 @@ class DemoLoader {
   private async keepOne(conversation: ScriptConversation, task: ScriptTask, id: string, at: number): Promise<void> {
     const { by } = conversation;
     const view = await this.slips(by, id);
-    const textOf = (slip: SlipView) => (view.letters.find((letter) => letter.id === slip.letterId)?.text ?? "").slice(slip.start ?? 0, slip.end ?? 0).replace(/\s+/g, " ");
+    const textOf = (slip: SlipView) =>
+      (view.letters.find((letter) => letter.id === slip.letterId)?.text ?? "")
+        .slice(slip.start ?? 0, slip.end ?? 0)
+        .replace(/\s+/g, " ");
     let slip = view.slips.find((one) => one.state === "proposed" && textOf(one).includes(task.passage));
     if (!slip) {
       const letter = view.letters.find((one) => one.text.replace(/\s/g, " ").includes(task.passage));
       if (!letter) throw new Error(`The demo's letters do not say “${task.passage}”.`);
       const start = letter.text.replace(/\s/g, " ").indexOf(task.passage);
-      await this.act(by, "add slip", { conversationId: id, letterId: letter.id, start, end: start + task.passage.length, title: task.title, owner: { side: "ours", personId: null }, due: null, priority: "normal" }, at);
+      await this.act(
+        by,
+        "add slip",
+        {
+          conversationId: id,
+          letterId: letter.id,
+          start,
+          end: start + task.passage.length,
+          title: task.title,
+          owner: { side: "ours", personId: null },
+          due: null,
+          priority: "normal",
+        },
+        at,
+      );
       slip = (await this.slips(by, id)).slips.find((one) => one.title === task.title && one.state === "proposed")!;
     }
     const slipId = slip.id;
     const change = (to: unknown) => this.act(by, "change slip", { slipId, change: to, was: null }, at);
     await change({ field: "title", to: task.title });
     const personId = this.people.get(task.owner);
-    const outsider = view.outside.find((one) => one.address === (OUTSIDERS.some((o) => o.key === task.owner) ? mailboxOf(task.owner).address : ""));
-    await change({ field: "owner", to: personId || task.owner === "nobody" ? { side: "ours", personId: personId ?? null } : { side: "theirs", correspondentId: outsider!.id } });
+    const outsider = view.outside.find(
+      (one) => one.address === (OUTSIDERS.some((o) => o.key === task.owner) ? mailboxOf(task.owner).address : ""),
+    );
+    await change({
+      field: "owner",
+      to:
+        personId || task.owner === "nobody"
+          ? { side: "ours", personId: personId ?? null }
+          : { side: "theirs", correspondentId: outsider!.id },
+    });
     const priority = /\b(top|high|low)\b/.exec(task.fate)?.[1];
     if (priority) await change({ field: "priority", to: priority });
     const written = view.letters.find((letter) => letter.id === slip.letterId)?.sentAt ?? at;
     const due = this.dueFor(task.fate, dayOf({ at: written, zone: DEMO_ZONE }), slip.due?.day ?? null, task.title);
-    if (due !== (slip.due?.day ?? null)) await change({ field: "due", to: due ? { day: due, time: null, zone: DEMO_ZONE } : null });
+    if (due !== (slip.due?.day ?? null))
+      await change({ field: "due", to: due ? { day: due, time: null, zone: DEMO_ZONE } : null });
     const done = await this.act(by, "keep", { conversationId: id, slipIds: [slipId] }, at);
     await this.bringOn(done.made[0]!.id, task.fate, task.owner, at, due);
   }
@@ -179,9 +243,12 @@ class DemoLoader {
   /** Lets a task go the way the script says. */
   private async bringOn(taskId: string, fate: string, owner: string, at: number, due: Day | null): Promise<void> {
     const by = this.people.has(owner) ? owner : "ines";
-    const change = (to: string, when: number) => this.act(by, "change task", { taskId, change: { field: "state", to }, was: null }, when);
+    const change = (to: string, when: number) =>
+      this.act(by, "change task", { taskId, change: { field: "state", to }, was: null }, when);
     if (fate.startsWith("done")) {
-      const latest = due ? placed(`d-0 15:10`, due < this.reference ? due : addDays(this.reference, -1), DEMO_ZONE).at : at + 8 * 3_600_000;
+      const latest = due
+        ? placed(`d-0 15:10`, due < this.reference ? due : addDays(this.reference, -1), DEMO_ZONE).at
+        : at + 8 * 3_600_000;
       await change("done", Math.max(at + 40 * MINUTE_MS, Math.min(latest, at + 3 * 86_400_000)));
     } else if (fate.startsWith("going")) await change("under way", at + 90 * MINUTE_MS);
   }
@@ -196,9 +263,30 @@ class DemoLoader {
       const by = parts.pop()!;
       const { day, at } = placed(`${parts.join(" ")} 09:${10 + (words.length % 45)}`, this.reference, DEMO_ZONE);
       const read = readLine(fitDays(words, day), people, named, { at, zone: DEMO_ZONE }, PLAIN_WEEK, "dmy");
-      const due = fate === "late" || (read.due && read.due.day < this.reference && fate !== "done") ? this.dueFor(fate, day, null, read.title) : (read.due?.day ?? null);
-      const made = await this.act(by, "make task", { title: read.title, ownerId: read.ownerId, due: due ? { day: due, time: null, zone: DEMO_ZONE } : null, priority: read.priority, projectId: read.projectId ?? null, workstreamId: null }, at);
-      await this.bringOn(made.made[0]!.id, fate, TEAM.find((one) => this.people.get(one.key) === read.ownerId)?.key ?? by, at, due);
+      const due =
+        fate === "late" || (read.due && read.due.day < this.reference && fate !== "done")
+          ? this.dueFor(fate, day, null, read.title)
+          : (read.due?.day ?? null);
+      const made = await this.act(
+        by,
+        "make task",
+        {
+          title: read.title,
+          ownerId: read.ownerId,
+          due: due ? { day: due, time: null, zone: DEMO_ZONE } : null,
+          priority: read.priority,
+          projectId: read.projectId ?? null,
+          workstreamId: null,
+        },
+        at,
+      );
+      await this.bringOn(
+        made.made[0]!.id,
+        fate,
+        TEAM.find((one) => this.people.get(one.key) === read.ownerId)?.key ?? by,
+        at,
+        due,
+      );
     }
     await this.db.execute(sql`update task set changed_at = coalesce(finished_at, changed_at)`);
   }

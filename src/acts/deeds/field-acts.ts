@@ -9,7 +9,10 @@ import { fieldChange, id, was } from "../inputs";
 
 /** The ids that a change names, to be checked before they are written. */
 function namedBy(change: FieldChange) {
-  if (change.field === "owner") return change.to.side === "ours" ? { personId: change.to.personId } : { correspondentId: change.to.correspondentId };
+  if (change.field === "owner")
+    return change.to.side === "ours"
+      ? { personId: change.to.personId }
+      : { correspondentId: change.to.correspondentId };
   return change.field === "project" ? change.to : {};
 }
 
@@ -20,7 +23,9 @@ function sayWith(names: ReadonlyMap<string, string>): FieldFacts["say"] {
       case "owner":
         return name(columns.theirsId) ?? name(columns.ownerId) ?? "nobody";
       case "due":
-        return typeof columns.dueDay === "string" ? `${sayDay(columns.dueDay, columns.dueDay)}${typeof columns.dueTime === "string" ? `, ${columns.dueTime}` : ""}` : "no date";
+        return typeof columns.dueDay === "string"
+          ? `${sayDay(columns.dueDay, columns.dueDay)}${typeof columns.dueTime === "string" ? `, ${columns.dueTime}` : ""}`
+          : "no date";
       case "project":
         return name(columns.projectId) ?? "no project";
       default:
@@ -29,12 +34,30 @@ function sayWith(names: ReadonlyMap<string, string>): FieldFacts["say"] {
   };
 }
 
-async function factsOf(db: Database, actor: Actor, change: FieldChange, row: "task" | "slip", rowId: string, found: { columns: RowValues; about: string[]; isOpen: boolean } | null): Promise<FieldFacts | null> {
+async function factsOf(
+  db: Database,
+  actor: Actor,
+  change: FieldChange,
+  row: "task" | "slip",
+  rowId: string,
+  found: { columns: RowValues; about: string[]; isOpen: boolean } | null,
+): Promise<FieldFacts | null> {
   const named = namedBy(change);
   if (!found || !(await areKnown(db, actor, named))) return null;
   const ids = [...Object.values(named), found.columns.ownerId, found.columns.theirsId, found.columns.projectId];
-  const names = await namesFor(db, ids.map((value) => (typeof value === "string" ? value : null)));
-  return { row, id: rowId, about: found.about, isOpen: found.isOpen, now: found.columns, lastChangedBy: await lastChangedBy(db, rowId), say: sayWith(names) };
+  const names = await namesFor(
+    db,
+    ids.map((value) => (typeof value === "string" ? value : null)),
+  );
+  return {
+    row,
+    id: rowId,
+    about: found.about,
+    isOpen: found.isOpen,
+    now: found.columns,
+    lastChangedBy: await lastChangedBy(db, rowId),
+    say: sayWith(names),
+  };
 }
 
 export const changeTask = define({
@@ -42,7 +65,18 @@ export const changeTask = define({
   input: z.object({ taskId: id, change: fieldChange, was }),
   async load(db, actor, input) {
     const found = await taskColumns(db, actor, input.taskId);
-    return factsOf(db, actor, input.change, "task", input.taskId, found && { columns: found.columns, about: [input.taskId, ...(found.conversationId ? [found.conversationId] : [])], isOpen: true });
+    return factsOf(
+      db,
+      actor,
+      input.change,
+      "task",
+      input.taskId,
+      found && {
+        columns: found.columns,
+        about: [input.taskId, ...(found.conversationId ? [found.conversationId] : [])],
+        isOpen: true,
+      },
+    );
   },
   decide: (facts, input, now) => changeField(facts, input.change, input.was, now),
 });
@@ -53,7 +87,14 @@ export const changeSlip = define({
   async load(db, actor, input) {
     if (input.change.field === "state") return null;
     const found = await slipColumns(db, actor, input.slipId);
-    return factsOf(db, actor, input.change, "slip", input.slipId, found && { columns: found.columns, about: [found.conversationId], isOpen: found.isOpen });
+    return factsOf(
+      db,
+      actor,
+      input.change,
+      "slip",
+      input.slipId,
+      found && { columns: found.columns, about: [found.conversationId], isOpen: found.isOpen },
+    );
   },
   decide: (facts, input, now) => changeField(facts, input.change, input.was, now),
 });

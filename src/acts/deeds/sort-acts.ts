@@ -15,7 +15,8 @@ export const keep = define({
   input: z.object({ conversationId: id, slipIds: z.array(id).min(1).max(100) }),
   async load(db, actor, input) {
     const facts = await conversationFacts(db, actor, input.conversationId);
-    const count = facts?.slips.filter((slip) => input.slipIds.includes(slip.id) && slip.state === "proposed").length ?? 0;
+    const count =
+      facts?.slips.filter((slip) => input.slipIds.includes(slip.id) && slip.state === "proposed").length ?? 0;
     return facts && { ...facts, numbers: await takeNumbers(db, count), ids: takeIds(count) };
   },
   decide: (facts, input, now) => keepSlips(facts, input, now),
@@ -53,13 +54,44 @@ export const goes = define({
 
 export const add = define({
   name: "add slip",
-  input: z.object({ conversationId: id, letterId: id, start: z.int().nullable(), end: z.int().nullable(), title: text, owner, due, priority }),
+  input: z.object({
+    conversationId: id,
+    letterId: id,
+    start: z.int().nullable(),
+    end: z.int().nullable(),
+    title: text,
+    owner,
+    due,
+    priority,
+  }),
   async load(db, actor, input) {
     const facts = await conversationFacts(db, actor, input.conversationId);
-    const [letter] = await rowsOf<{ length: number }>(db, sql`select length(text) as length from letter where id = ${input.letterId} and conversation_id = ${input.conversationId}`);
-    const isKnown = await areKnown(db, actor, input.owner.side === "ours" ? { personId: input.owner.personId } : { correspondentId: input.owner.correspondentId });
-    return facts && letter && isKnown ? { id: takeIds(1)[0]!, conversationId: facts.conversationId, projectId: facts.conversationProjectId, textLength: letter.length } : null;
+    const [letter] = await rowsOf<{ length: number }>(
+      db,
+      sql`select length(text) as length from letter where id = ${input.letterId} and conversation_id = ${input.conversationId}`,
+    );
+    const isKnown = await areKnown(
+      db,
+      actor,
+      input.owner.side === "ours"
+        ? { personId: input.owner.personId }
+        : { correspondentId: input.owner.correspondentId },
+    );
+    return facts && letter && isKnown
+      ? {
+          id: takeIds(1)[0]!,
+          conversationId: facts.conversationId,
+          projectId: facts.conversationProjectId,
+          textLength: letter.length,
+        }
+      : null;
   },
   decide: (facts, input) =>
-    addSlip(facts, { title: input.title, passage: { letterId: input.letterId, start: input.start, end: input.end }, owner: input.owner, due: input.due, priority: input.priority }),
+    addSlip(facts, {
+      title: input.title,
+      passage: { letterId: input.letterId, start: input.start, end: input.end },
+      owner: input.owner,
+      due: input.due,
+      priority: input.priority,
+    }),
 });

@@ -10,9 +10,23 @@ const LONGEST_COMMENT = 10_000;
 
 export const make = define({
   name: "make task",
-  input: z.object({ title: text, ownerId: id.nullable(), due, priority, projectId: id.nullable(), workstreamId: id.nullable() }),
+  input: z.object({
+    title: text,
+    ownerId: id.nullable(),
+    due,
+    priority,
+    projectId: id.nullable(),
+    workstreamId: id.nullable(),
+  }),
   async load(db, actor, input) {
-    if (!(await areKnown(db, actor, { personId: input.ownerId, projectId: input.projectId, workstreamId: input.workstreamId }))) return null;
+    if (
+      !(await areKnown(db, actor, {
+        personId: input.ownerId,
+        projectId: input.projectId,
+        workstreamId: input.workstreamId,
+      }))
+    )
+      return null;
     return { id: takeIds(1)[0]!, number: (await takeNumbers(db, 1))[0]!, actorId: actor.personId };
   },
   decide: (facts, input, now) => makeTask(facts, input, now),
@@ -28,7 +42,21 @@ export const comment = define({
   decide(facts, input, now, actor) {
     const words = input.text.trim();
     if (words === "") return invalid("The note is empty. Nothing was written.");
-    if (words.length > LONGEST_COMMENT) return invalid(`A note may have ${LONGEST_COMMENT.toLocaleString("en")} characters, this one has ${words.length.toLocaleString("en")}. It is still in the field.`);
-    return { ok: true, about: [input.taskId], writes: [{ row: "comment", id: facts.id, isNew: true, values: { taskId: input.taskId, personId: actor.personId, text: words, at: now } }] };
+    if (words.length > LONGEST_COMMENT)
+      return invalid(
+        `A note may have ${LONGEST_COMMENT.toLocaleString("en")} characters, this one has ${words.length.toLocaleString("en")}. It is still in the field.`,
+      );
+    return {
+      ok: true,
+      about: [input.taskId],
+      writes: [
+        {
+          row: "comment",
+          id: facts.id,
+          isNew: true,
+          values: { taskId: input.taskId, personId: actor.personId, text: words, at: now },
+        },
+      ],
+    };
   },
 });

@@ -21,7 +21,10 @@ async function entryToUndo(db: Database, actor: Actor, entryId: string | null): 
   const select = sql`select h.seq, h.id, h.person_id as "personId", h.changes, h.about, jam_is_undone(h.seq) as "isUndone" from history h`;
   const [entry] = entryId
     ? await rowsOf<Entry>(db, sql`${select} where h.id = ${entryId} and h.person_id = ${actor.personId}`)
-    : await rowsOf<Entry>(db, sql`${select} where h.person_id = ${actor.personId} and h.undoes is null and not jam_is_undone(h.seq) order by h.seq desc limit 1`);
+    : await rowsOf<Entry>(
+        db,
+        sql`${select} where h.person_id = ${actor.personId} and h.undoes is null and not jam_is_undone(h.seq) order by h.seq desc limit 1`,
+      );
   return entry ?? null;
 }
 
@@ -47,8 +50,14 @@ export const undoAct = define<{ entryId: string | null }, UndoActFacts>({
     );
     const touchedLater = new Map<string, string>();
     // A task that was made is built upon by anything about it (a note as well), another row by a change of its own.
-    for (const { name, changes, about } of later) for (const touched of [...changes.map((change) => change.id), ...about]) touchedLater.set(touched, name);
-    return { entry: { isUndone: entry.isUndone, changes: entry.changes, about: entry.about }, rows, touchedLater, seq: Number(entry.seq) };
+    for (const { name, changes, about } of later)
+      for (const touched of [...changes.map((change) => change.id), ...about]) touchedLater.set(touched, name);
+    return {
+      entry: { isUndone: entry.isUndone, changes: entry.changes, about: entry.about },
+      rows,
+      touchedLater,
+      seq: Number(entry.seq),
+    };
   },
   decide: (facts) => undo(facts),
 });

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import type { Viewer } from "@/data/need-to-know";
 import type { Database } from "@/data/engine/database";
+import type { Viewer } from "@/data/need-to-know";
 import { signedIn } from "./viewer";
 
 const uuid = z.uuid();
@@ -20,7 +20,9 @@ export const NOT_HERE = "This is not here any more, or you may not see it.";
 export async function forViewer(answer: (viewer: Viewer & { db: Database }) => Promise<Response>): Promise<Response> {
   try {
     const viewer = await signedIn();
-    return viewer ? await answer(viewer) : sayNo(401, "You are not signed in any more. What you typed is still here; sign in again in another window.");
+    return viewer
+      ? await answer(viewer)
+      : sayNo(401, "You are not signed in any more. What you typed is still here; sign in again in another window.");
   } catch (error) {
     console.error(error);
     return sayNo(500, "Something went wrong on the server. Nothing was changed; what you typed is still here.");

@@ -26,7 +26,11 @@ export async function viewerOrSignIn(then: string): Promise<{ db: Database; pers
 
 /** What every screen needs to know of the house. */
 export async function houseFor(db: Database, personId: string): Promise<HouseView> {
-  const [organisation, people, projects] = [await theOrganisation(db), await team(db), await projectsFor(db, { personId })];
+  const [organisation, people, projects] = [
+    await theOrganisation(db),
+    await team(db),
+    await projectsFor(db, { personId }),
+  ];
   const me = people.find((person) => person.id === personId);
   if (!organisation || !me) throw new Error("The house is not set up.");
   const { name, ...rest } = organisation;

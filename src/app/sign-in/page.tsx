@@ -17,5 +17,11 @@ export default async function SignInPage({ searchParams }: { searchParams: Promi
   const { db } = await sharedDatabase();
   if (!(await isSetUp(db))) redirect("/set-up");
   const organisation = await theOrganisation(db);
-  return <SignInScreen organisation={organisation?.name ?? ""} demoPeople={organisation?.isDemo ? await team(db) : []} then={target} />;
+  return (
+    <SignInScreen
+      organisation={organisation?.name ?? ""}
+      demoPeople={organisation?.isDemo ? await team(db) : []}
+      then={target}
+    />
+  );
 }

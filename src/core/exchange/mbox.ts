@@ -13,13 +13,58 @@ function isFromLine(line: Uint8Array): boolean {
 
 /** "From sender Mon Jan  2 15:04:05 2006": a separator has a time and a year, a sentence that begins with "From " rarely both. */
 function isSeparator(line: Uint8Array): boolean {
-  return isFromLine(line) && /^From (?:\S+ +)?.*\d{1,2}:\d{2}.*\b(?:19|20)\d{2}\b/.test(new TextDecoder("latin1").decode(line.subarray(0, 300)));
+  return (
+    isFromLine(line) &&
+    /^From (?:\S+ +)?.*\d{1,2}:\d{2}.*\b(?:19|20)\d{2}\b/.test(new TextDecoder("latin1").decode(line.subarray(0, 300)))
+  );
 }
 
 /** Whether bytes begin like an mbox file (RFC 4155): a "From " line with a date. */
 export function isMbox(head: Uint8Array): boolean {
   const end = head.indexOf(NEWLINE);
   return isSeparator(end === -1 ? head : head.subarray(0, end));
+}
+
+/** Bytes within which a separator must end; a longer line that begins with "From " is none. */
+const LONGEST_SEPARATOR = 1_000;
+
+const LETTER_F = 70;
+const RETURN = 13;
+
+/** The pieces of one message while it is being read; beyond the limit only their length is kept. */
+class Pieces {
+  private pieces: Uint8Array[] = [];
+  private size = 0;
+  private last: number[] = [];
+
+  constructor(private readonly limit: number) {}
+
+  add(piece: Uint8Array): void {
+    if (piece.length === 0) return;
+    this.size += piece.length;
+    if (this.size <= this.limit) this.pieces.push(piece.slice());
+    else this.pieces = [];
+    this.last = [...this.last, ...piece.subarray(-3)].slice(-3);
+  }
+
+  /** Whether what stands before a place ends with a blank line, or there is nothing before it. */
+  endsBlank(before: Uint8Array): boolean {
+    const [a, b, c] = [...this.last, ...before.subarray(-3)].slice(-3);
+    if (c === undefined)
+      return a === undefined || (a === NEWLINE && b === undefined) || (a === NEWLINE && b === NEWLINE);
+    return c === NEWLINE && (b === NEWLINE || (b === RETURN && a === NEWLINE));
+  }
+
+  finish(): MboxMessage | null {
+    if (this.size === 0) return null;
+    if (this.size > this.limit) return { raw: new Uint8Array(0), tooLarge: this.size };
+    const raw = join(this.pieces);
+    const isBlankEnd =
+      raw.length >= 2 &&
+      raw.at(-1) === NEWLINE &&
+      (raw.at(-2) === NEWLINE || (raw.at(-2) === RETURN && raw.at(-3) === NEWLINE));
+    return { raw: isBlankEnd ? raw.subarray(0, raw.length - (raw.at(-2) === RETURN ? 2 : 1)) : raw, tooLarge: null };
+  }
 }
 
 /**
@@ -29,45 +74,40 @@ export function isMbox(head: Uint8Array): boolean {
  * @param limit bytes beyond which a message is only counted
  */
 export async function* messagesOfMbox(chunks: AsyncIterable<Uint8Array>, limit: number): AsyncGenerator<MboxMessage> {
-  let lines: Uint8Array[] = [];
-  let size = 0;
-  let started = false;
-  let blankBefore = true;
+  let message = new Pieces(limit);
+  let isFirst = true;
   let rest: Uint8Array = new Uint8Array(0);
-
-  const finish = (): MboxMessage | null => {
-    if (!started || size === 0) return null;
-    if (size > limit) return { raw: new Uint8Array(0), tooLarge: size };
-    const raw = join(lines);
-    const isBlankEnd = raw.length >= 2 && raw.at(-1) === NEWLINE && (raw.at(-2) === NEWLINE || (raw.at(-2) === 13 && raw.at(-3) === NEWLINE));
-    return { raw: isBlankEnd ? raw.subarray(0, raw.length - (raw.at(-2) === 13 ? 2 : 1)) : raw, tooLarge: null };
-  };
-  const take = (line: Uint8Array): MboxMessage | null => {
-    if (blankBefore && isSeparator(line)) {
-      const done = finish();
-      lines = [];
-      size = 0;
-      started = true;
-      return done;
-    }
-    blankBefore = line.length === 1 || (line.length === 2 && line[0] === 13);
-    size += line.length;
-    if (size <= limit) lines.push(line);
-    else lines = [];
-    return null;
-  };
-
   for await (const chunk of chunks) {
-    let block = rest.length > 0 ? join([rest, chunk]) : chunk;
-    for (let end = block.indexOf(NEWLINE); end !== -1; end = block.indexOf(NEWLINE)) {
-      const done = take(block.subarray(0, end + 1));
+    const block = rest.length > 0 ? join([rest, chunk]) : chunk;
+    let from = 0;
+    let kept = block.length;
+    for (let at = block.indexOf(LETTER_F); at !== -1; at = block.indexOf(LETTER_F, at + 1)) {
+      if (at > from && block[at - 1] !== NEWLINE) continue;
+      const end = block.indexOf(NEWLINE, at);
+      if (end === -1 && block.length - at < LONGEST_SEPARATOR) {
+        kept = at;
+        break;
+      }
+      if (
+        end === -1 ||
+        end - at > LONGEST_SEPARATOR ||
+        !message.endsBlank(block.subarray(from, at)) ||
+        !isSeparator(block.subarray(at, end))
+      )
+        continue;
+      message.add(block.subarray(from, at));
+      const done = isFirst ? null : message.finish();
       if (done) yield done;
-      block = block.subarray(end + 1);
+      message = new Pieces(limit);
+      isFirst = false;
+      from = end + 1;
+      at = end;
     }
-    rest = block;
+    message.add(block.subarray(from, kept));
+    rest = block.slice(kept);
   }
-  if (rest.length > 0) take(rest);
-  const last = finish();
+  message.add(rest);
+  const last = isFirst ? null : message.finish();
   if (last) yield last;
 }
 

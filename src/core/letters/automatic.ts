@@ -6,21 +6,36 @@ export interface HeaderField {
   readonly value: string;
 }
 
-const AWAY_SUBJECT = /^\s*(?:automatic reply|auto(?:matic)?[- ]?response|out of (?:the )?office|abwesenheitsnotiz|réponse automatique|away from the office)\b/i;
+const AWAY_SUBJECT =
+  /^\s*(?:automatic reply|auto(?:matic)?[- ]?response|out of (?:the )?office|abwesenheitsnotiz|réponse automatique|away from the office)\b/i;
 
 /**
  * Whether a machine wrote a letter, and what kind of one: by RFC 3834 (Auto-Submitted), RFC 3464 and 3798 (reports),
  * RFC 2919 and 2369 (lists), and the older headers that mean the same (Precedence, X-Autoreply). Null for a person's letter.
  */
-export function automaticKind(headers: readonly HeaderField[], subject: string, fromAddress: string): AutomaticKind | null {
+export function automaticKind(
+  headers: readonly HeaderField[],
+  subject: string,
+  fromAddress: string,
+): AutomaticKind | null {
   const value = (key: string) => headers.find((header) => header.key === key)?.value.toLowerCase() ?? "";
   const has = (key: string) => headers.some((header) => header.key === key);
   const type = value("content-type");
   if (type.includes("multipart/report")) return type.includes("disposition-notification") ? "receipt" : "bounce";
   const returnPath = value("return-path").trim();
-  if (/^(?:mailer-daemon|postmaster)@/.test(fromAddress) && (returnPath === "<>" || /undeliver|delivery|returned|failure/i.test(subject))) return "bounce";
+  if (
+    /^(?:mailer-daemon|postmaster)@/.test(fromAddress) &&
+    (returnPath === "<>" || /undeliver|delivery|returned|failure/i.test(subject))
+  )
+    return "bounce";
   const submitted = value("auto-submitted").trim();
-  if (submitted.startsWith("auto-replied") || has("x-autoreply") || has("x-autorespond") || value("precedence") === "auto_reply") return "automatic reply";
+  if (
+    submitted.startsWith("auto-replied") ||
+    has("x-autoreply") ||
+    has("x-autorespond") ||
+    value("precedence") === "auto_reply"
+  )
+    return "automatic reply";
   if (AWAY_SUBJECT.test(subject)) return "automatic reply";
   if (has("list-id") || has("list-post")) return has("list-post") ? "list" : "newsletter";
   if (has("list-unsubscribe") || /^(?:bulk|junk)$/.test(value("precedence").trim())) return "newsletter";

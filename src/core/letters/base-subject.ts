@@ -20,8 +20,3 @@ export function baseSubject(subject: string): string {
     if (rest === before) return rest;
   }
 }
-
-/** Whether a subject carries a mark of an answer. */
-export function isReplySubject(subject: string): boolean {
-  return /^\s*(?:re|aw|sv|vs|antw|odp|rif)\s*(?:\[\d+\])?\s*:/i.test(subject);
-}

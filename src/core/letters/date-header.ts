@@ -1,12 +1,25 @@
-import { dayFrom } from "../time/day";
 import { MONTH, monthNumber } from "../time/date-rule";
+import { dayFrom } from "../time/day";
 
 /** Zone names that RFC 5322 section 4.3 keeps alive; every other name counts as unknown, "-0000". */
 const OBSOLETE_ZONES: Readonly<Record<string, string>> = {
-  ut: "+00:00", gmt: "+00:00", z: "+00:00", utc: "+00:00",
-  est: "-05:00", edt: "-04:00", cst: "-06:00", cdt: "-05:00", mst: "-07:00", mdt: "-06:00", pst: "-08:00", pdt: "-07:00",
+  ut: "+00:00",
+  gmt: "+00:00",
+  z: "+00:00",
+  utc: "+00:00",
+  est: "-05:00",
+  edt: "-04:00",
+  cst: "-06:00",
+  cdt: "-05:00",
+  mst: "-07:00",
+  mdt: "-06:00",
+  pst: "-08:00",
+  pdt: "-07:00",
   // Not in the RFC, but met in mail from Europe; their meaning there is common practice.
-  bst: "+01:00", cet: "+01:00", cest: "+02:00", ist: "+01:00",
+  bst: "+01:00",
+  cet: "+01:00",
+  cest: "+02:00",
+  ist: "+01:00",
 };
 
 const DATE_TIME = new RegExp(
@@ -15,7 +28,10 @@ const DATE_TIME = new RegExp(
 );
 
 /** The same in the order of the C library's asctime: "Mon Sep  2 14:00:00 2002". */
-const ASCTIME = new RegExp(`^[a-z]{3,9}\\s+(${MONTH})\\s+(\\d{1,2})\\s+(\\d{1,2}):(\\d{2})(?::(\\d{2}))?(?:\\s+([+-]\\d{4}|[a-z]{1,5}))?\\s+(\\d{4})(?:\\s+([+-]\\d{4}))?`, "i");
+const ASCTIME = new RegExp(
+  `^[a-z]{3,9}\\s+(${MONTH})\\s+(\\d{1,2})\\s+(\\d{1,2}):(\\d{2})(?::(\\d{2}))?(?:\\s+([+-]\\d{4}|[a-z]{1,5}))?\\s+(\\d{4})(?:\\s+([+-]\\d{4}))?`,
+  "i",
+);
 
 /** What a Date header says: the instant, and the writer's offset from UTC. */
 export interface SentDate {
@@ -45,7 +61,10 @@ function offsetOf(zone: string | undefined): string {
  */
 export function readDateHeader(value: string): SentDate | null {
   // Comments in brackets may stand anywhere (section 3.2.2): "… +0200 (CEST)".
-  const plain = value.slice(0, 200).replace(/\([^()]*\)/g, " ").trim();
+  const plain = value
+    .slice(0, 200)
+    .replace(/\([^()]*\)/g, " ")
+    .trim();
   const usual = DATE_TIME.exec(plain);
   const asctime = usual ? null : ASCTIME.exec(plain);
   if (!usual && !asctime) return null;

@@ -8,7 +8,6 @@ const LONGEST_NAME = 120;
 export function safeFileName(name: string | null, index: number, type: string): string {
   const last = (name ?? "").normalize("NFC").split(/[\\/]/).at(-1) ?? "";
   const clean = last
-    // biome-ignore lint/suspicious/noMisleadingCharacterClass: single code points on purpose
     .replace(/[\u0000-\u001f\u007f-\u009f\u061c\u200b-\u200f\u202a-\u202e\u2060-\u2069\ufeff<>:"|?*]/g, "")
     .replace(/^[.\s]+|[.\s]+$/g, "");
   if (clean !== "") {
@@ -16,6 +15,13 @@ export function safeFileName(name: string | null, index: number, type: string): 
     const ending = /\.[a-z0-9]{1,8}$/i.exec(clean)?.[0] ?? "";
     return clean.slice(0, LONGEST_NAME - ending.length) + ending;
   }
-  const ending = type === "message/rfc822" ? ".eml" : type === "text/calendar" ? ".ics" : type.startsWith("image/") ? `.${type.slice(6).replace(/[^a-z0-9].*/, "")}` : "";
+  const ending =
+    type === "message/rfc822"
+      ? ".eml"
+      : type === "text/calendar"
+        ? ".ics"
+        : type.startsWith("image/")
+          ? `.${type.slice(6).replace(/[^a-z0-9].*/, "")}`
+          : "";
   return `part-${index + 1}${ending}`;
 }

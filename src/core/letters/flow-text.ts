@@ -38,7 +38,13 @@ export function flowText(text: string, parts: readonly TextPart[]): Paragraph[] 
       } else if (lineEnd < part.end) {
         const nextEnd = text.indexOf("\n", next);
         const following = text.slice(next, nextEnd === -1 ? part.end : nextEnd);
-        if (part.kind === "new" && line.length >= SHORTEST_FOLDED_LINE && following.trim() !== "" && !STARTS_OWN_LINE.test(following)) soft.add(lineEnd);
+        if (
+          part.kind === "new" &&
+          line.length >= SHORTEST_FOLDED_LINE &&
+          following.trim() !== "" &&
+          !STARTS_OWN_LINE.test(following)
+        )
+          soft.add(lineEnd);
       }
       at = next;
     }

@@ -41,7 +41,12 @@ export function htmlDepth(html: string): number {
 /** The words of an HTML letter, blockquotes marked with "> " as in a text letter. Too deeply nested HTML gives its bare words. */
 export function htmlToText(html: string): string {
   if (htmlDepth(html.slice(0, LONGEST_HTML)) > DEEPEST_HTML) {
-    return html.slice(0, LONGEST_HTML).replace(/<(style|script)[\s\S]*?<\/\1>/gi, " ").replace(/<[^<>]*>/g, " ").replace(/[ \t]+/g, " ").trim();
+    return html
+      .slice(0, LONGEST_HTML)
+      .replace(/<(style|script)[\s\S]*?<\/\1>/gi, " ")
+      .replace(/<[^<>]*>/g, " ")
+      .replace(/[ \t]+/g, " ")
+      .trim();
   }
   return convert(html).replace(/\u00a0/g, " ");
 }

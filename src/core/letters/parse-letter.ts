@@ -23,8 +23,17 @@ function peopleOf(addresses: readonly Address[] | undefined): Correspondent[] {
   for (const entry of addresses ?? []) {
     for (const one of entry.group ?? [entry]) {
       if (people.length >= MOST_PEOPLE) return people;
-      const address = clean(one.address ?? "").trim().toLowerCase().slice(0, 320);
-      if (address !== "" || one.name !== "") people.push({ name: clean(one.name ?? "").trim().slice(0, 200), address });
+      const address = clean(one.address ?? "")
+        .trim()
+        .toLowerCase()
+        .slice(0, 320);
+      if (address !== "" || one.name !== "")
+        people.push({
+          name: clean(one.name ?? "")
+            .trim()
+            .slice(0, 200),
+          address,
+        });
     }
   }
   return people;
@@ -37,22 +46,37 @@ function clean(text: string): string {
 
 /** Every "<…>" of a header, without the brackets, in its order (RFC 5322 section 3.6.4). */
 function messageIds(value: string | undefined): string[] {
-  return [...(value ?? "").slice(0, 40_000).matchAll(/<([^<>\s]{1,500})>/g)].map((match) => clean(match[1]!)).slice(-MOST_REFERENCES);
+  return [...(value ?? "").slice(0, 40_000).matchAll(/<([^<>\s]{1,500})>/g)]
+    .map((match) => clean(match[1]!))
+    .slice(-MOST_REFERENCES);
 }
 
 /** Reads the message with the limits of this product; a fault of the message becomes an exception of this function alone. */
 export async function readMime(raw: Uint8Array): Promise<Email> {
-  return PostalMime.parse(raw, { maxNestingDepth: 100, maxHeadersSize: 4 * 1024 * 1024, maxRfc822NestingDepth: 20, forceRfc822Attachments: true });
+  return PostalMime.parse(raw, {
+    maxNestingDepth: 100,
+    maxHeadersSize: 4 * 1024 * 1024,
+    maxRfc822NestingDepth: 20,
+    forceRfc822Attachments: true,
+  });
 }
 
 /** What `parseLetter` gives back: the letter, or the reason in words why it cannot be read. */
-export type ParsedLetter = { readonly ok: true; readonly letter: Letter } | { readonly ok: false; readonly why: string };
+export type ParsedLetter =
+  | { readonly ok: true; readonly letter: Letter }
+  | { readonly ok: false; readonly why: string };
 
 /** Whether bytes can be a message at all: a header field at their head (RFC 5322 section 2.2), and no binary. */
 function looksLikeMail(raw: Uint8Array): boolean {
   const head = new TextDecoder("latin1").decode(raw.subarray(0, 4_096)).replace(/^[\r\n]+/, "");
   const nuls = head.split("\u0000").length - 1;
-  return nuls < 3 && /^(?:>?From .*\r?\n)?[!-9;-~]{1,100}[ \t]*:/.test(head) && /(?:^|\n)(?:from|date|to|subject|received|message-id|return-path|mime-version|delivered-to|x-[\w-]+|content-type|sender|reply-to)[ \t]*:/i.test(head);
+  return (
+    nuls < 3 &&
+    /^(?:>?From .*\r?\n)?[!-9;-~]{1,100}[ \t]*:/.test(head) &&
+    /(?:^|\n)(?:from|date|to|subject|received|message-id|return-path|mime-version|delivered-to|x-[\w-]+|content-type|sender|reply-to)[ \t]*:/i.test(
+      head,
+    )
+  );
 }
 
 /**
@@ -66,16 +90,23 @@ export async function parseLetter(raw: Uint8Array): Promise<ParsedLetter> {
   try {
     mail = await readMime(raw);
   } catch (error) {
-    return { ok: false, why: `The message could not be taken apart: ${error instanceof Error ? error.message : "unknown fault"}` };
+    return {
+      ok: false,
+      why: `The message could not be taken apart: ${error instanceof Error ? error.message : "unknown fault"}`,
+    };
   }
   const dateHeader = mail.headers.find((header) => header.key === "date")?.value;
   const sent = dateHeader ? readDateHeader(dateHeader) : null;
   const from = peopleOf(mail.from ? [mail.from] : mail.sender ? [mail.sender] : [])[0] ?? null;
-  const subject = clean(mail.subject ?? "").replace(/\s+/g, " ").trim().slice(0, LONGEST_SUBJECT);
+  const subject = clean(mail.subject ?? "")
+    .replace(/\s+/g, " ")
+    .trim()
+    .slice(0, LONGEST_SUBJECT);
   const text = lettersText(mail);
   const references = [...new Set([...messageIds(mail.references), ...messageIds(mail.inReplyTo)])];
   const isForward = /^\s*(?:fwd?|wg|tr|rv|vl|doorst)\s*:/i.test(subject);
-  const priority = mail.headers.find((header) => header.key === "importance" || header.key === "x-priority")?.value ?? "";
+  const priority =
+    mail.headers.find((header) => header.key === "importance" || header.key === "x-priority")?.value ?? "";
   return {
     ok: true,
     letter: {
@@ -106,5 +137,8 @@ export async function parseLetter(raw: Uint8Array): Promise<ParsedLetter> {
 function lettersText(mail: Email): string {
   const own = mail.text?.trim() ? mail.text : mail.html ? htmlToText(mail.html) : "";
   const plain = clean(own.length > LONGEST_TEXT ? `${own.slice(0, LONGEST_TEXT)}…` : own);
-  return plain.replace(/\r\n?/g, "\n").replace(/\n{4,}/g, "\n\n\n").trimEnd();
+  return plain
+    .replace(/\r\n?/g, "\n")
+    .replace(/\n{4,}/g, "\n\n\n")
+    .trimEnd();
 }

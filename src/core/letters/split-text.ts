@@ -21,9 +21,12 @@ function linesOf(text: string): Line[] {
 const QUOTE_SIGN = /^\s{0,3}(?:[>|]|\w{1,3}>)/;
 const WROTE = /(?:\bwrote|\bschrieb|\ba écrit|\bha scritto|\bescribió|\bschreef|\bskrev|\bnapisał)\b.{0,60}:\s*$/i;
 const WROTE_LEAD = /^\s*(?:on|am|le|il|el|op|den|w dniu|at)\b/i;
-const HISTORY_MARK = /^\s*-{2,}\s*(?:original message|original appointment|ursprüngliche nachricht|message d'origine)\s*-{2,}\s*$/i;
-const FORWARD_MARK = /^\s*(?:-{2,}\s*(?:forwarded message|weitergeleitete nachricht|message transféré|original message)(?: from .{1,80})?\s*-{2,}|begin forwarded message:)\s*$/i;
-const HEADER_LINE = /^\s*\*?(?:from|von|de|da|sent|gesendet|envoyé|date|datum|to|an|à|cc|subject|betreff|objet)\s*:\*?\s/i;
+const HISTORY_MARK =
+  /^\s*-{2,}\s*(?:original message|original appointment|ursprüngliche nachricht|message d'origine)\s*-{2,}\s*$/i;
+const FORWARD_MARK =
+  /^\s*(?:-{2,}\s*(?:forwarded message|weitergeleitete nachricht|message transféré|original message)(?: from .{1,80})?\s*-{2,}|begin forwarded message:)\s*$/i;
+const HEADER_LINE =
+  /^\s*\*?(?:from|von|de|da|sent|gesendet|envoyé|date|datum|to|an|à|cc|subject|betreff|objet)\s*:\*?\s/i;
 const UNDERLINES = /^\s*_{20,}\s*$/;
 const SIGNATURE_MARK = /^-- ?$/;
 const LIST_FOOTER = /^_{10,}$|^-{10,}$/;
@@ -40,7 +43,8 @@ function isHeaderBlock(lines: readonly Line[], at: number): boolean {
 
 function wroteLength(lines: readonly Line[], at: number): number {
   const one = lines[at]!.text;
-  if (WROTE.test(one) && (WROTE_LEAD.test(one) || QUOTE_SIGN.test(lines[at + 1]?.text ?? "") || /@|\d{4}/.test(one))) return 1;
+  if (WROTE.test(one) && (WROTE_LEAD.test(one) || QUOTE_SIGN.test(lines[at + 1]?.text ?? "") || /@|\d{4}/.test(one)))
+    return 1;
   // The line is folded by most programs: "On Tue, 24 Nov 2026 at 08:12, Colm Hartnell\n<colm@…> wrote:".
   const two = `${one} ${lines[at + 1]?.text ?? ""}`;
   return WROTE_LEAD.test(one) && /\d/.test(one) && !QUOTE_SIGN.test(one) && WROTE.test(two) && two.length < 300 ? 2 : 0;
@@ -61,7 +65,8 @@ export function splitText(text: string, isForward: boolean): TextPart[] {
       kinds[i] = rest;
       continue;
     }
-    const isMark = FORWARD_MARK.test(line) || HISTORY_MARK.test(line) || (UNDERLINES.test(line) && isHeaderBlock(lines, i + 1));
+    const isMark =
+      FORWARD_MARK.test(line) || HISTORY_MARK.test(line) || (UNDERLINES.test(line) && isHeaderBlock(lines, i + 1));
     if (isMark || isHeaderBlock(lines, i)) {
       rest = isForward ? "forwarded" : "quoted";
       kinds[i] = rest;
@@ -82,7 +87,8 @@ export function splitText(text: string, isForward: boolean): TextPart[] {
         kinds[j] = "signature";
         i = j;
       }
-    } else if (LIST_FOOTER.test(line) && i > 0 && lines.length - i <= LONGEST_SIGNATURE_LINES && i > lines.length / 2) rest = "signature";
+    } else if (LIST_FOOTER.test(line) && i > 0 && lines.length - i <= LONGEST_SIGNATURE_LINES && i > lines.length / 2)
+      rest = "signature";
   }
   // A blank line belongs to what stands before it, so that parts do not fall apart into single lines.
   for (let i = 1; i < lines.length; i += 1) if (lines[i]!.text === "" && kinds[i] === "new") kinds[i] = kinds[i - 1]!;

@@ -54,10 +54,17 @@ function blocksOf(text: string, part: TextPart): Block[] {
 }
 
 function isNearEnd(text: string, at: number, end: number): boolean {
-  return text.slice(at, end).trim().split("\n").filter((line) => line.trim() !== "").length <= 6;
+  return (
+    text
+      .slice(at, end)
+      .trim()
+      .split("\n")
+      .filter((line) => line.trim() !== "").length <= 6
+  );
 }
 
-const ABBREVIATION = /\b(?:e\.g|i\.e|mr|mrs|ms|dr|st|no|nr|approx|incl|ca|vs|etc|fig|p\.s|tel|ext|ref|dept|co|ltd|inc|a\.m|p\.m|jan|feb|mar|apr|jun|jul|aug|sept?|oct|nov|dec|mon|tues?|wed|thurs?|fri)\.$/i;
+const ABBREVIATION =
+  /\b(?:e\.g|i\.e|mr|mrs|ms|dr|st|no|nr|approx|incl|ca|vs|etc|fig|p\.s|tel|ext|ref|dept|co|ltd|inc|a\.m|p\.m|jan|feb|mar|apr|jun|jul|aug|sept?|oct|nov|dec|mon|tues?|wed|thurs?|fri)\.$/i;
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
@@ -73,7 +80,13 @@ function sentencesOf(text: string, block: Block): { start: number; end: number }
   for (const match of flat.matchAll(ends)) {
     const end = match.index + match[0].length;
     const soFar = flat.slice(start, end);
-    if (match[0] === "." && (ABBREVIATION.test(soFar) || (usesCapitals && /^\s+[a-zäöü]/.test(flat.slice(end))) || /(?:^|\s)[A-Z]\.$/.test(soFar))) continue;
+    if (
+      match[0] === "." &&
+      (ABBREVIATION.test(soFar) ||
+        (usesCapitals && /^\s+[a-zäöü]/.test(flat.slice(end))) ||
+        /(?:^|\s)[A-Z]\.$/.test(soFar))
+    )
+      continue;
     sentences.push({ start: block.start + start, end: block.start + end });
     start = end;
   }
@@ -93,8 +106,13 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
     const before = whole.slice(cuts.at(-1)?.next ?? 0, match.index);
     // Both sides must be able to stand alone: "if you can and will" is one clause, and so is "could you check and tell me".
     const standsAlone = /;|–|—|\s-\s/.test(match[0]) || VERB_PHRASE.test(rest);
-    const sameDoer = /\band\b/i.test(match[0]) && /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b/i.test(rest) && /\b(?:could|can|would|will|please|to)\b/i.test(before) && !/\b(?:by|on|before)\s+\w+\s*$/i.test(before);
-    if (standsAlone && !sameDoer && before.trim().split(/\s+/).length >= 3 && rest.trim().split(/\s+/).length >= 3) cuts.push({ at: match.index, next });
+    const sameDoer =
+      /\band\b/i.test(match[0]) &&
+      /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b/i.test(rest) &&
+      /\b(?:could|can|would|will|please|to)\b/i.test(before) &&
+      !/\b(?:by|on|before)\s+\w+\s*$/i.test(before);
+    if (standsAlone && !sameDoer && before.trim().split(/\s+/).length >= 3 && rest.trim().split(/\s+/).length >= 3)
+      cuts.push({ at: match.index, next });
   }
   const pieces: { start: number; end: number }[] = [];
   let start = 0;
@@ -113,7 +131,8 @@ function trimmed(text: string, piece: { start: number; end: number }): { start: 
   return { start, end };
 }
 
-const SALUTATION = /^(?:hi|hello|hallo|dear|hey|morning|good (?:morning|afternoon|evening)|afternoon|evening|greetings|moin)\b[^.?!]{0,60}[,!.:–-]?$/i;
+const SALUTATION =
+  /^(?:hi|hello|hallo|dear|hey|morning|good (?:morning|afternoon|evening)|afternoon|evening|greetings|moin)\b[^.?!]{0,60}[,!.:–-]?$/i;
 
 /** Clauses beyond this many in one letter are left unread: nobody asks for more in a letter. */
 const MOST_CLAUSES = 600;
@@ -139,7 +158,14 @@ export function clausesIn(text: string, parts: readonly TextPart[]): Clause[] {
           const { start, end } = trimmed(text, clause);
           const words = text.slice(start, end).replace(/\s+/g, " ");
           if (words.length < 3) continue;
-          clauses.push({ start, end, text: words, lead: piece.isListItem ? listLead : null, isListItem: piece.isListItem, block });
+          clauses.push({
+            start,
+            end,
+            text: words,
+            lead: piece.isListItem ? listLead : null,
+            isListItem: piece.isListItem,
+            block,
+          });
           if (clauses.length >= MOST_CLAUSES) return clauses;
         }
       }

@@ -19,7 +19,9 @@ export function namesOf(person: Person): string[] {
   const [first, ...rest] = person.name.split(/\s+/);
   const last = rest.at(-1);
   const formal = last ? ["mr", "mrs", "ms", "dr", "mr.", "mrs.", "ms.", "dr."].map((title) => `${title} ${last}`) : [];
-  return [person.name, first ?? "", ...formal, ...(person.nicknames ?? [])].filter((name) => name.length > 1).map((name) => name.toLowerCase());
+  return [person.name, first ?? "", ...formal, ...(person.nicknames ?? [])]
+    .filter((name) => name.length > 1)
+    .map((name) => name.toLowerCase());
 }
 
 /** Everybody named in a text, in the order of the text. A first name that two people share names neither. */
@@ -28,17 +30,22 @@ export function namedIn(text: string, people: readonly Person[]): { person: Pers
   const found: { person: Person; at: number; end: number }[] = [];
   for (const person of people) {
     for (const name of namesOf(person)) {
-      const at = new RegExp(`(?<![\\p{L}@.-])${escape(name)}(?![\\p{L}@-])`, "u").exec(lower)?.index ?? -1;
+      const at = new RegExp(`(?<![\\p{L}@.-])${asPattern(name)}(?![\\p{L}@-])`, "u").exec(lower)?.index ?? -1;
       if (at === -1 || found.some((other) => other.person.id === person.id && other.at === at)) continue;
       found.push({ person, at, end: at + name.length });
     }
   }
-  const longest = found.filter((one) => !found.some((other) => other !== one && other.at === one.at && other.end > one.end));
+  const longest = found.filter(
+    (one) => !found.some((other) => other !== one && other.at === one.at && other.end > one.end),
+  );
   return longest
-    .filter((one) => !longest.some((other) => other.person.id !== one.person.id && other.at === one.at && other.end === one.end))
+    .filter(
+      (one) =>
+        !longest.some((other) => other.person.id !== one.person.id && other.at === one.at && other.end === one.end),
+    )
     .sort((a, b) => a.at - b.at || b.end - a.end);
 }
 
-function escape(text: string): string {
+function asPattern(text: string): string {
   return text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
 }

@@ -2,12 +2,6 @@ import type { Clause } from "./clauses";
 import { type LetterGround, namedIn } from "./kind-rule";
 import type { Person, SlipKind } from "./slip";
 
-/** Who has been called by name most lately in the letter ("Mira: …"), and in which paragraph. */
-export interface Addressee {
-  readonly person: Person;
-  readonly block: number;
-}
-
 /** The person a clause turns to by name at its head, if any. */
 export function calledAt(text: string, people: readonly Person[]): Person | null {
   const first = namedIn(text.slice(0, 60), people)[0];
@@ -18,7 +12,8 @@ export function calledAt(text: string, people: readonly Person[]): Person | null
   return isHead && /^\s*(?:[:,–—-]|\band\b)/.test(after) ? first.person : null;
 }
 
-const TEAM_WIDE = /\b(?:someone|somebody|anyone|one of you|any of you|we (?:need|must|should|have)|the team|everyone|all of you|whoever)\b/i;
+const TEAM_WIDE =
+  /\b(?:someone|somebody|anyone|one of you|any of you|we (?:need|must|should|have)|the team|everyone|all of you|whoever)\b/i;
 
 /** Who has to act on a clause: named, addressed, or, where the letter has one addressee, "you". Null where nobody is. */
 export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null, ground: LetterGround): Person | null {
@@ -26,20 +21,31 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
   if (kind === "promise") return ground.writer;
   const named = namedIn(clause.text, everyone).filter(({ person }) => person.id !== ground.writer?.id);
   if (kind === "trouble") {
-    const dealing = named.find(({ end }) => /^\s+(?:will|has to|should|must|is dealing|is looking|deals)\b/i.test(clause.text.slice(end)));
+    const dealing = named.find(({ end }) =>
+      /^\s+(?:will|has to|should|must|is dealing|is looking|deals)\b/i.test(clause.text.slice(end)),
+    );
     return dealing?.person ?? null;
   }
   const acting = named.find(({ at, end }) => {
     const after = clause.text.slice(end);
     const before = clause.text.slice(0, at);
     return (
-      /^[,:]?\s*(?:will|shall|can|could|would|should|must|has|is to|is going|needs|please|to\b|promised|was going|was supposed|said|owes|[:,–-])/i.test(after) ||
-      /(?:^|\b(?:can|could|would|will|ask|get|have|let|need|for|from|by|tell|remind|action)\b[:,\s]*)$/i.test(before.trim())
+      /^[,:]?\s*(?:will|shall|can|could|would|should|must|has|is to|is going|needs|please|to\b|promised|was going|was supposed|said|owes|[:,–-])/i.test(
+        after,
+      ) ||
+      /(?:^|\b(?:can|could|would|will|ask|get|have|let|need|for|from|by|tell|remind|action)\b[:,\s]*)$/i.test(
+        before.trim(),
+      )
     );
   });
   const isTo = /\b(?:to|with|for|tell|ask|remind|ring|call|send|give|let|from)\s+$/i;
-  if (acting && !(isTo.test(clause.text.slice(0, acting.at)) && /\b(?:you|please)\b/i.test(clause.text.slice(0, acting.at)))) {
-    const isObject = /\b(?:to|with|tell|ask|ring|call|give|let)\s+$/i.test(clause.text.slice(0, acting.at)) && !/^\s+(?:to|will|can|could|should|must)\b/i.test(clause.text.slice(acting.end));
+  if (
+    acting &&
+    !(isTo.test(clause.text.slice(0, acting.at)) && /\b(?:you|please)\b/i.test(clause.text.slice(0, acting.at)))
+  ) {
+    const isObject =
+      /\b(?:to|with|tell|ask|ring|call|give|let)\s+$/i.test(clause.text.slice(0, acting.at)) &&
+      !/^\s+(?:to|will|can|could|should|must)\b/i.test(clause.text.slice(acting.end));
     if (!isObject) return acting.person;
   }
   if (addressee) return addressee;

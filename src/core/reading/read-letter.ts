@@ -44,18 +44,31 @@ function personFor(address: string, people: People): Person | null {
 }
 
 function groundOf(letter: Letter, people: People): LetterGround {
-  const known = (who: { name: string; address: string }): Person => personFor(who.address, people) ?? { id: who.address, name: who.name || who.address, address: who.address };
+  const known = (who: { name: string; address: string }): Person =>
+    personFor(who.address, people) ?? { id: who.address, name: who.name || who.address, address: who.address };
   return { writer: letter.from ? known(letter.from) : null, to: letter.to.slice(0, 20).map(known), people };
 }
 
 /** The parts to read: new text; the forwarded letter only where its forwarder adds nothing of their own. */
 function partsToRead(letter: Letter): TextPart[] {
   const fresh = letter.parts.filter((part) => part.kind === "new");
-  const own = fresh.map((part) => letter.text.slice(part.start, part.end)).join(" ").trim();
+  const own = fresh
+    .map((part) => letter.text.slice(part.start, part.end))
+    .join(" ")
+    .trim();
   const forwarded = letter.parts.filter((part) => part.kind === "forwarded");
-  const addsNothing = own === "" || (own.length < 80 && /^(?:(?:hi|hello)\b[^.\n]*[,\n]\s*)?(?:see below|fyi|for (?:your )?information|please handle|as discussed|below|for you)?[.,!\s]*(?:please handle|see below|fyi)?[.!\s]*(?:\p{Lu}[\p{L}]+)?$/iu.test(own));
+  const addsNothing =
+    own === "" ||
+    (own.length < 80 &&
+      /^(?:(?:hi|hello)\b[^.\n]*[,\n]\s*)?(?:see below|fyi|for (?:your )?information|please handle|as discussed|below|for you)?[.,!\s]*(?:please handle|see below|fyi)?[.!\s]*(?:\p{Lu}[\p{L}]+)?$/iu.test(
+        own,
+      ));
   if (forwarded.length === 0 || !addsNothing) return fresh.map(capped);
-  return forwarded.map((part) => ({ ...capped(part), kind: "new" as const, start: part.start + headerLength(letter.text.slice(part.start, part.end)) }));
+  return forwarded.map((part) => ({
+    ...capped(part),
+    kind: "new" as const,
+    start: part.start + headerLength(letter.text.slice(part.start, part.end)),
+  }));
 }
 
 function capped(part: TextPart): TextPart {
@@ -64,7 +77,7 @@ function capped(part: TextPart): TextPart {
 
 function headerLength(text: string): number {
   const block = /^(?:.*\n)?(?:\s*\n)*(?:\s*\*?[A-Z][\w-]{1,12}\s*:.*\n)+/.exec(text);
-  return block ? block[0].length : (text.indexOf("\n") + 1 || 0);
+  return block ? block[0].length : text.indexOf("\n") + 1 || 0;
 }
 
 function kindOf(clause: Clause, ground: LetterGround): { kind: SlipKind; reason: string } | null {
@@ -87,7 +100,12 @@ function withSubject(title: string, subject: string): string {
  * Dates count from the letter's own Date in the writer's zone, given as `from`. Machines' letters ask nothing. Never throws
  * on foreign text.
  */
-export function readLetter(letter: Letter, people: People, from: Moment, settings: ReadingSettings = PLAIN_READING): FoundSlip[] {
+export function readLetter(
+  letter: Letter,
+  people: People,
+  from: Moment,
+  settings: ReadingSettings = PLAIN_READING,
+): FoundSlip[] {
   if (letter.automatic) return [];
   const ground = groundOf(letter, people);
   const everyone = [...people.team, ...people.outside];
@@ -101,15 +119,21 @@ export function readLetter(letter: Letter, people: People, from: Moment, setting
     const found = kindOf(clause, ground);
     if (!found || slips.length >= MOST_SLIPS) continue;
     const dates = findDates(clause.text, from, settings.calendar, settings.figures);
-    const leadDates = clause.lead && dates.length === 0 ? findDates(clause.lead, from, settings.calendar, settings.figures) : [];
-    const due = dueOf(found.kind, clause.text, dates) ?? (leadDates.length > 0 ? dueOf(found.kind, clause.lead!, leadDates) : null);
+    const leadDates =
+      clause.lead && dates.length === 0 ? findDates(clause.lead, from, settings.calendar, settings.figures) : [];
+    const due =
+      dueOf(found.kind, clause.text, dates) ??
+      (leadDates.length > 0 ? dueOf(found.kind, clause.lead!, leadDates) : null);
     const said = priorityOf(clause.text);
     const owner = ownerOf(found.kind, clause, addressee?.person ?? null, ground);
     slips.push({
       kind: found.kind,
       start: clause.start,
       end: clause.end,
-      title: withSubject(titleOf(found.kind, clause.text, ground.writer, due && dates.length > 0 ? due.words : null), letter.subject),
+      title: withSubject(
+        titleOf(found.kind, clause.text, ground.writer, due && dates.length > 0 ? due.words : null),
+        letter.subject,
+      ),
       owner: owner && owner.address !== "" ? owner.address : null,
       due,
       priority: said === "normal" && isUrgentLetter && found.kind === "ask" ? "high" : said,

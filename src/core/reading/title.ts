@@ -7,9 +7,11 @@ export const LONGEST_TITLE = 70;
 const ASK_LEAD =
   /^(?:please|kindly|pls|just|also|then|so|and|would you mind|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|one of you)(?: please| kindly| also| possibly| perhaps)*|(?:could|can) (?:i|we) (?:please )?(?=have|get)|do you think you could|(?:any|is there (?:any|a)) chance (?:that )?you (?:could|can)|(?:i|we)(?:['’]d| would) (?:be grateful|appreciate it|be glad) if you (?:could|would)|it would (?:be \w+|help(?: us| me)?) if you (?:could|would)?|(?:i|we) (?:was |were |am |are )?wonder(?:ing|ed)? (?:if|whether) you (?:could|can|would)|(?:i|we)(?:['’]d| would)? (?:also |still |really )?(?:need|like|want) you to|you (?:must|have to|need to|should|will have to)|make sure (?:that )?(?:you )?|don['’]t forget to|remember to|be so kind as to|do)\b[\s,]*/i;
 
-const TAIL = /[\s,;–-]*(?:,?\s*(?:please|thanks|thank you|if (?:you can|possible|you could|you would)|when you (?:can|have a moment|get a chance)|as soon as possible|asap|urgently|no rush(?: on (?:those|that|this|it))?|at the latest|for (?:me|us)))+\s*$/i;
+const TAIL =
+  /[\s,;–-]*(?:,?\s*(?:please|thanks|thank you|if (?:you can|possible|you could|you would)|when you (?:can|have a moment|get a chance)|as soon as possible|asap|urgently|no rush(?: on (?:those|that|this|it))?|at the latest|for (?:me|us)))+\s*$/i;
 
-const REASON = /[\s,]+(?:so that|unless (?:i|we|you)|because|since|as (?:i|we|the|it|they)|otherwise|in order that|before (?:we|i|they|the)|if not|or (?:else )?we|which (?:is|means|would))\b.*$/i;
+const REASON =
+  /[\s,]+(?:so that|unless (?:i|we|you)|because|since|as (?:i|we|the|it|they)|otherwise|in order that|before (?:we|i|they|the)|if not|or (?:else )?we|which (?:is|means|would))\b.*$/i;
 
 function upperFirst(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
@@ -26,7 +28,9 @@ function withoutWords(text: string, words: string | null): string {
   if (!words) return text;
   const at = text.lastIndexOf(words);
   if (at === -1) return text;
-  const before = text.slice(0, at).replace(/[\s,]*\b(?:by|before|on|until|till|for|no later than|due|at)?\s*(?:the\s*)?$/i, "");
+  const before = text
+    .slice(0, at)
+    .replace(/[\s,]*\b(?:by|before|on|until|till|for|no later than|due|at)?\s*(?:the\s*)?$/i, "");
   const after = text.slice(at + words.length).replace(/^\s*(?:at the latest|latest)\b/i, "");
   return /[\p{L}\d]/u.test(after) ? `${before}${/^[\s,.;]/.test(after) ? "" : " "}${after}` : before;
 }
@@ -37,24 +41,59 @@ function withoutWords(text: string, words: string | null): string {
  */
 export function titleOf(kind: SlipKind, clause: string, writer: Person | null, words: string | null): string {
   const first = writer?.name.split(/\s+/)[0] ?? null;
-  let text = bareClause(clause).replace(/[.!]+["”']?$/, "").trim();
+  let text = bareClause(clause)
+    .replace(/[.!]+["”']?$/, "")
+    .trim();
   if (kind === "ask") {
     for (let i = 0; i < 3; i += 1) text = text.replace(ASK_LEAD, "");
-    text = text.replace(/^(?:[Cc]ould|[Cc]an|[Ww]ould|[Ww]ill) \p{Lu}[\p{L}-]+ (?=\p{Ll})/u, "").replace(/^\p{Lu}[\p{L}-]+ (?:will|should|must|has to|needs to|can|could|promised(?: (?:us|me))?(?: to)?|owes (?:us|me)) (?=\p{Ll})/u, "").replace(/\?$/, "");
+    text = text
+      .replace(/^(?:[Cc]ould|[Cc]an|[Ww]ould|[Ww]ill) \p{Lu}[\p{L}-]+ (?=\p{Ll})/u, "")
+      .replace(
+        /^\p{Lu}[\p{L}-]+ (?:will|should|must|has to|needs to|can|could|promised(?: (?:us|me))?(?: to)?|owes (?:us|me)) (?=\p{Ll})/u,
+        "",
+      )
+      .replace(/\?$/, "");
   } else if (kind === "promise") {
-    text = text.replace(/^(?:i|we)(?:['’]ll| will| shall|['’]m going to| am going to|['’]re going to| are going to| promise to)\s+(?:also |then |just )*/i, "");
+    text = text.replace(
+      /^(?:i|we)(?:['’]ll| will| shall|['’]m going to| am going to|['’]re going to| are going to| promise to)\s+(?:also |then |just )*/i,
+      "",
+    );
   }
-  text = withoutWords(text, words).replace(REASON, "").replace(TAIL, "").replace(/[\s,;:–-]+$/, "").trim();
+  text = withoutWords(text, words)
+    .replace(REASON, "")
+    .replace(TAIL, "")
+    .replace(/[\s,;:–-]+$/, "")
+    .trim();
   if (kind === "question") {
-    const asked = text.replace(/\?+$/, "").replace(/^(?:(?:i|we)(?:['’]m| am)? ?(?:just |also )?(?:wonder(?:ing)?|['’]d like to know|would like to know))\s+/i, "");
-    return cut(first ? `Answer ${first}: ${asked.charAt(0).toLowerCase() === "i" && /^i\b/i.test(asked) ? asked : lowerFirst(asked)}?` : `${upperFirst(asked)}?`);
+    const asked = text
+      .replace(/\?+$/, "")
+      .replace(
+        /^(?:(?:i|we)(?:['’]m| am)? ?(?:just |also )?(?:wonder(?:ing)?|['’]d like to know|would like to know))\s+/i,
+        "",
+      );
+    return cut(
+      first
+        ? `Answer ${first}: ${asked.charAt(0).toLowerCase() === "i" && /^i\b/i.test(asked) ? asked : lowerFirst(asked)}?`
+        : `${upperFirst(asked)}?`,
+    );
   }
-  if (first && kind === "ask") text = text.replace(/\b(send|tell|give|let|show|get|ring|call|bring|remind|write|email|pass|forward)\s+(?:me|us)\b/i, `$1 ${first}`).replace(/\b(to|with|for|from)\s+(?:me|us)\b/i, `$1 ${first}`);
+  if (first && kind === "ask")
+    text = text
+      .replace(
+        /\b(send|tell|give|let|show|get|ring|call|bring|remind|write|email|pass|forward)\s+(?:me|us)\b/i,
+        `$1 ${first}`,
+      )
+      .replace(/\b(to|with|for|from)\s+(?:me|us)\b/i, `$1 ${first}`);
   const title = text.replace(/\s+/g, " ").trim();
   return cut(upperFirst(title === "" ? clause.replace(/\s+/g, " ").trim() : title));
 }
 
 /** "Which colour" → "which colour"; a name or an abbreviation at the head keeps its capital. */
 function lowerFirst(text: string): string {
-  return /^(?:[A-Z][a-z']*\s|[A-Z][a-z]+$)/.test(text) && /^(?:what|when|where|which|who|whose|why|how|is|are|was|were|do|does|did|has|have|had|can|could|should|shall|will|would|any|if|whether|the|a|an|and|or|in|on|at|by|for|so)\b/i.test(text) ? text.charAt(0).toLowerCase() + text.slice(1) : text;
+  return /^(?:[A-Z][a-z']*\s|[A-Z][a-z]+$)/.test(text) &&
+    /^(?:what|when|where|which|who|whose|why|how|is|are|was|were|do|does|did|has|have|had|can|could|should|shall|will|would|any|if|whether|the|a|an|and|or|in|on|at|by|for|so)\b/i.test(
+      text,
+    )
+    ? text.charAt(0).toLowerCase() + text.slice(1)
+    : text;
 }

@@ -10,12 +10,23 @@ export interface ProjectWords {
  * The project a letter most likely belongs to: the one whose words stand in the subject; else the only project of the
  * writer's firm; else the one project named in the text. Null where none or several fit alike.
  */
-export function guessProject(subject: string, text: string, firmId: string | null, projects: readonly ProjectWords[]): string | null {
+export function guessProject(
+  subject: string,
+  text: string,
+  firmId: string | null,
+  projects: readonly ProjectWords[],
+): string | null {
   const named = (where: string, among: readonly ProjectWords[]) => {
     const lower = where.toLowerCase();
-    const fitting = among.filter((project) => project.words.some((word) => word.length > 2 && lower.includes(word.toLowerCase())));
+    const fitting = among.filter((project) =>
+      project.words.some((word) => word.length > 2 && lower.includes(word.toLowerCase())),
+    );
     return fitting.length === 1 ? fitting[0]!.id : null;
   };
   const own = firmId ? projects.filter((project) => project.firmId === firmId) : [];
-  return named(subject, projects) ?? (own.length === 1 ? own[0]!.id : null) ?? named(text.slice(0, 5_000), own.length > 0 ? own : projects);
+  return (
+    named(subject, projects) ??
+    (own.length === 1 ? own[0]!.id : null) ??
+    named(text.slice(0, 5_000), own.length > 0 ? own : projects)
+  );
 }

@@ -2,7 +2,19 @@ import { sayDay } from "../time/say-day";
 import type { Change, RowValues } from "./outcome";
 
 /** The acts of the product by the name they have in the history. */
-export const ACT_NAMES = ["keep", "brush off", "nothing to do", "back to Sort", "goes to", "change slip", "add slip", "make task", "change task", "comment", "undo"] as const;
+export const ACT_NAMES = [
+  "keep",
+  "brush off",
+  "nothing to do",
+  "back to Sort",
+  "goes to",
+  "change slip",
+  "add slip",
+  "make task",
+  "change task",
+  "comment",
+  "undo",
+] as const;
 export type ActName = (typeof ACT_NAMES)[number];
 
 function quoted(value: unknown): string {
@@ -20,12 +32,36 @@ function fieldWords(change: Change, nameOf: (id: string) => string | null): stri
   const words: string[] = [];
   if (!after || !before) return words;
   if ("title" in after) words.push(`changed the title from ${quoted(before.title)} to ${quoted(after.title)}`);
-  if ("ownerId" in after && after.ownerId !== before.ownerId) words.push(after.ownerId ? `gave it to ${nameOf(String(after.ownerId)) ?? "somebody"}` : `took it from ${nameOf(String(before.ownerId)) ?? "its owner"}: nobody has it`);
-  if ("theirsId" in after && after.theirsId !== before.theirsId) words.push(after.theirsId ? `now waits for ${nameOf(String(after.theirsId)) ?? "somebody outside"}` : "no longer waits for somebody outside");
+  if ("ownerId" in after && after.ownerId !== before.ownerId)
+    words.push(
+      after.ownerId
+        ? `gave it to ${nameOf(String(after.ownerId)) ?? "somebody"}`
+        : `took it from ${nameOf(String(before.ownerId)) ?? "its owner"}: nobody has it`,
+    );
+  if ("theirsId" in after && after.theirsId !== before.theirsId)
+    words.push(
+      after.theirsId
+        ? `now waits for ${nameOf(String(after.theirsId)) ?? "somebody outside"}`
+        : "no longer waits for somebody outside",
+    );
   if ("dueDay" in after) words.push(`moved the due date from ${sayDue(before)} to ${sayDue(after)}`);
   if ("priority" in after) words.push(`changed the priority from ${before.priority} to ${after.priority}`);
-  if ("state" in after) words.push(after.state === "done" ? "finished it" : after.state === "called off" ? "called it off; its letters stay where they are" : before.state === "done" ? `took it up again, ${after.state}` : `set it to ${after.state}`);
-  if ("projectId" in after && after.projectId !== before.projectId) words.push(after.projectId ? `moved it to ${nameOf(String(after.projectId)) ?? "another project"}` : "took it out of its project");
+  if ("state" in after)
+    words.push(
+      after.state === "done"
+        ? "finished it"
+        : after.state === "called off"
+          ? "called it off; its letters stay where they are"
+          : before.state === "done"
+            ? `took it up again, ${after.state}`
+            : `set it to ${after.state}`,
+    );
+  if ("projectId" in after && after.projectId !== before.projectId)
+    words.push(
+      after.projectId
+        ? `moved it to ${nameOf(String(after.projectId)) ?? "another project"}`
+        : "took it out of its project",
+    );
   else if ("workstreamId" in after && after.workstreamId !== before.workstreamId) words.push("changed its workstream");
   return words;
 }
@@ -34,7 +70,12 @@ function fieldWords(change: Change, nameOf: (id: string) => string | null): stri
  * One line of "what happened" about the row `id`, without the name of who did it: "finished it", "moved the due date from
  * Wed 25 Nov to Fri 27 Nov". `nameOf` says the name of a person or project by id.
  */
-export function historyWords(act: string, changes: readonly Change[], id: string, nameOf: (id: string) => string | null): string {
+export function historyWords(
+  act: string,
+  changes: readonly Change[],
+  id: string,
+  nameOf: (id: string) => string | null,
+): string {
   const own = changes.filter((change) => change.id === id);
   if (act === "undo") {
     const made = own.find((change) => change.before === null);
@@ -45,7 +86,11 @@ export function historyWords(act: string, changes: readonly Change[], id: string
     const made = own.find((change) => change.before === null);
     const to = made?.after?.side === "theirs" ? made.after.theirsId : made?.after?.ownerId;
     const who = typeof to === "string" ? nameOf(to) : null;
-    return made?.after?.side === "theirs" ? `kept it from the letter, to wait for ${who ?? "them"}` : who ? `kept it from the letter, for ${who}` : "kept it from the letter, without an owner yet";
+    return made?.after?.side === "theirs"
+      ? `kept it from the letter, to wait for ${who ?? "them"}`
+      : who
+        ? `kept it from the letter, for ${who}`
+        : "kept it from the letter, without an owner yet";
   }
   if (act === "make task") return "made it by hand";
   if (act === "comment") return "wrote a note";

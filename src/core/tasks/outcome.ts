@@ -25,7 +25,13 @@ export interface Change {
 export type Refusal =
   | { readonly code: "not found" }
   | { readonly code: "not allowed" }
-  | { readonly code: "changed meanwhile"; readonly by: string; readonly what: string; readonly yours: string; readonly theirs: string }
+  | {
+      readonly code: "changed meanwhile";
+      readonly by: string;
+      readonly what: string;
+      readonly yours: string;
+      readonly theirs: string;
+    }
   | { readonly code: "built upon"; readonly by: string }
   | { readonly code: "already undone" }
   | { readonly code: "nothing to undo" }
@@ -33,7 +39,12 @@ export type Refusal =
 
 /** What a decision comes to: rows to write and the ids it is about; or a refusal. `made` are the ids of new tasks. */
 export type Outcome =
-  | { readonly ok: true; readonly writes: readonly Write[]; readonly about: readonly string[]; readonly made?: readonly string[] }
+  | {
+      readonly ok: true;
+      readonly writes: readonly Write[];
+      readonly about: readonly string[];
+      readonly made?: readonly string[];
+    }
   | { readonly ok: false; readonly refusal: Refusal };
 
 export function refused(refusal: Refusal): Outcome {

@@ -14,10 +14,10 @@ export interface ReadLine {
 }
 
 const PRIORITY_WORDS: readonly (readonly [RegExp, Priority])[] = [
-  [/[,;]?\s*\b(?:top priority|top)\s*$/i, "top"],
-  [/[,;]?\s*\b(?:high priority|high|urgent(?:ly)?)\s*$/i, "high"],
-  [/[,;]?\s*\b(?:low priority|low|no (?:rush|hurry))\s*$/i, "low"],
-  [/[,;]\s*\b(?:normal priority|normal)\s*$/i, "normal"],
+  [/(?:[,;]\s*|\s)(?:top priority|top)\s*$/i, "top"],
+  [/(?:[,;]\s*|\s)(?:high priority|high|urgent(?:ly)?)\s*$/i, "high"],
+  [/(?:[,;]\s*|\s)(?:low priority|low|no (?:rush|hurry))\s*$/i, "low"],
+  [/[,;]\s*(?:normal priority|normal)\s*$/i, "normal"],
 ];
 
 /** A name that the line knows a project by. */
@@ -31,13 +31,23 @@ export interface NamedProject {
  * the head ("Kofi: …"), the due day anywhere, the priority as the last word, the project by its name after a comma. What
  * is not understood stays in the title.
  */
-export function readLine(line: string, team: readonly Person[], projects: readonly NamedProject[], from: Moment, calendar: WorkingCalendar, order: "dmy" | "mdy"): ReadLine {
+export function readLine(
+  line: string,
+  team: readonly Person[],
+  projects: readonly NamedProject[],
+  from: Moment,
+  calendar: WorkingCalendar,
+  order: "dmy" | "mdy",
+): ReadLine {
   let rest = ` ${line.replace(/\s+/g, " ").trim()} `;
   let priority: Priority = "normal";
   let ownerId: string | null = null;
   let projectId: string | null = null;
   const cutOut = (start: number, end: number) => {
-    rest = `${rest.slice(0, start).replace(/[\s,;]+$/, "")} ${rest.slice(end).replace(/^[\s]+/, "")}`.replace(/\s+,/g, ",");
+    rest = `${rest.slice(0, start).replace(/[\s,;]+$/, "")} ${rest.slice(end).replace(/^[\s]+/, "")}`.replace(
+      /\s+,/g,
+      ",",
+    );
   };
   for (const [pattern, value] of PRIORITY_WORDS) {
     const match = pattern.exec(rest.trimEnd());
@@ -48,14 +58,17 @@ export function readLine(line: string, team: readonly Person[], projects: readon
     }
   }
   for (const project of projects) {
-    const match = new RegExp(`[,;]\\s*(?:in |on )?${project.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}\\s*(?=[,;]|$)`, "i").exec(rest.trimEnd());
+    const match = new RegExp(
+      `[,;]\\s*(?:in |on )?${project.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}\\s*(?=[,;]|$)`,
+      "i",
+    ).exec(rest.trimEnd());
     if (match) {
       projectId = project.id;
       cutOut(match.index, match.index + match[0].length);
       break;
     }
   }
-  const date = findDates(rest, from, calendar, order)[0] ?? null;
+  const date = findDates(rest, from, calendar, order).find((found) => !/urgent/i.test(found.words)) ?? null;
   if (date) {
     const lead = /[\s,;]+(?:(?:is )?(?:due|by|on|before|until|for|this)\s+)*$/i.exec(rest.slice(0, date.start));
     cutOut(lead ? lead.index : date.start, date.end);
@@ -82,5 +95,11 @@ export function readLine(line: string, team: readonly Person[], projects: readon
     }
   }
   const title = rest.replace(/^[\s,;:]+|[\s,;:]+$/g, "").replace(/\s*,\s*,/g, ",");
-  return { title: title.charAt(0).toUpperCase() + title.slice(1), ownerId, due: date ? { day: date.day, time: date.time } : null, priority, projectId };
+  return {
+    title: title.charAt(0).toUpperCase() + title.slice(1),
+    ownerId,
+    due: date ? { day: date.day, time: date.time } : null,
+    priority,
+    projectId,
+  };
 }

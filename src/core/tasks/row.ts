@@ -8,5 +8,7 @@ export function dueColumns(due: Due | null): RowValues {
 
 /** The columns of an owner: of the team, or outside. */
 export function ownerColumns(owner: Owner): RowValues {
-  return owner.side === "ours" ? { ownerId: owner.personId, theirsId: null } : { ownerId: null, theirsId: owner.correspondentId };
+  return owner.side === "ours"
+    ? { ownerId: owner.personId, theirsId: null }
+    : { ownerId: null, theirsId: owner.correspondentId };
 }

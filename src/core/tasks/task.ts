@@ -24,19 +24,6 @@ export interface Passage {
   readonly end: number | null;
 }
 
-/** A task as decisions see it. */
-export interface TaskFacts {
-  readonly id: string;
-  readonly title: string;
-  readonly owner: Owner;
-  readonly due: Due | null;
-  readonly priority: Priority;
-  readonly state: TaskState;
-  readonly projectId: string | null;
-  readonly workstreamId: string | null;
-  readonly conversationId: string | null;
-}
-
 /** A slip as decisions see it. */
 export interface SlipFacts {
   readonly id: string;
@@ -59,6 +46,10 @@ export const LONGEST_TITLE = 300;
 export function tidyTitle(title: string): { ok: true; title: string } | { ok: false; why: string } {
   const tidy = title.replace(/\s+/g, " ").trim();
   if (tidy === "") return { ok: false, why: "A task needs a title. What you had stays as it was." };
-  if (tidy.length > LONGEST_TITLE) return { ok: false, why: `This title has ${tidy.length} characters; ${LONGEST_TITLE} are the most. What you typed is still in the field: put the rest into a comment.` };
+  if (tidy.length > LONGEST_TITLE)
+    return {
+      ok: false,
+      why: `This title has ${tidy.length} characters; ${LONGEST_TITLE} are the most. What you typed is still in the field: put the rest into a comment.`,
+    };
   return { ok: true, title: tidy };
 }

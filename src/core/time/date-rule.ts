@@ -27,12 +27,33 @@ export interface DateRule {
 }
 
 const NUMBER_WORDS: Readonly<Record<string, number>> = {
-  a: 1, an: 1, one: 1, two: 2, three: 3, four: 4, five: 5, six: 6, seven: 7, eight: 8, nine: 9, ten: 10, eleven: 11, twelve: 12,
-  fourteen: 14, fifteen: 15, twenty: 20, thirty: 30, "a couple of": 2, "a few": 3, "another": 1,
+  a: 1,
+  an: 1,
+  one: 1,
+  two: 2,
+  three: 3,
+  four: 4,
+  five: 5,
+  six: 6,
+  seven: 7,
+  eight: 8,
+  nine: 9,
+  ten: 10,
+  eleven: 11,
+  twelve: 12,
+  fourteen: 14,
+  fifteen: 15,
+  twenty: 20,
+  thirty: 30,
+  "a couple of": 2,
+  "a few": 3,
+  another: 1,
 };
 
 /** Matches a count in figures or words, to be put into a rule's pattern. */
-export const COUNT = `\\d{1,3}|${Object.keys(NUMBER_WORDS).sort((a, b) => b.length - a.length).join("|")}`;
+export const COUNT = `\\d{1,3}|${Object.keys(NUMBER_WORDS)
+  .sort((a, b) => b.length - a.length)
+  .join("|")}`;
 
 /** The number a `COUNT` match stands for. */
 export function countOf(words: string): number {
@@ -42,7 +63,8 @@ export function countOf(words: string): number {
 const WEEKDAY_STEMS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"] as const;
 
 /** Matches a weekday, whole or cut short. */
-export const WEEKDAY = "mon(?:day)?|tue(?:s(?:day)?)?|wed(?:s|nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?";
+export const WEEKDAY =
+  "mon(?:day)?|tue(?:s(?:day)?)?|wed(?:s|nesday)?|thu(?:rs?(?:day)?)?|fri(?:day)?|sat(?:urday)?|sun(?:day)?";
 
 /** ISO weekday number of a `WEEKDAY` match. */
 export function weekdayNumber(words: string): number {

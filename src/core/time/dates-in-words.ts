@@ -1,6 +1,6 @@
 import { parse as chronoParse } from "chrono-node/en";
-import { addDays, type Day, dayFrom, daysBetween, type WorkingCalendar } from "./day";
 import { type DateGround, type DateReading, type DateRule, MONTH, WEEKDAY } from "./date-rule";
+import { addDays, type Day, dayFrom, daysBetween, type WorkingCalendar } from "./day";
 import { dayOf, type Moment, timeOf } from "./moment";
 import { dayMonth, dayOfMonth, figures, isoDate, monthDay } from "./rules/explicit-date";
 import { dayAfterTomorrow, endOfMonth, fromNow, haste, inSoMany, today, tomorrow, weekday } from "./rules/near-days";
@@ -41,7 +41,8 @@ const RULES: readonly DateRule[] = [
 ];
 
 /** Words before a day that move it: "before the 3rd" means the 2nd at the latest. */
-const BEFORE = /\b(?:(two|three|a|one|\d) (days?|weeks?) )?(before|ahead of|prior to) (?:the |our |your )?(?:\w+ (?:on|of) )?(?:the )?$/i;
+const BEFORE =
+  /\b(?:(two|three|a|one|\d) (days?|weeks?) )?(before|ahead of|prior to) (?:the |our |your )?(?:\w+ (?:on|of) )?(?:the )?$/i;
 
 function groundOf(from: Moment, calendar: WorkingCalendar, order: "dmy" | "mdy"): DateGround {
   return { day: dayOf(from), time: timeOf(from), calendar, figures: order };
@@ -55,14 +56,21 @@ function byLibrary(text: string, ground: DateGround): { start: number; end: numb
   const [year, month, date] = ground.day.split("-").map(Number) as [number, number, number];
   return chronoParse(text, new Date(year, month - 1, date, 12), { forwardDate: true }).flatMap((result) => {
     if (!result.start.isCertain("day") && !result.start.isCertain("weekday")) return [];
-    const day = dayFrom(result.start.get("year") ?? year, result.start.get("month") ?? month, result.start.get("day") ?? date);
+    const day = dayFrom(
+      result.start.get("year") ?? year,
+      result.start.get("month") ?? month,
+      result.start.get("day") ?? date,
+    );
     if (!day || day < ground.day) return [];
     return [{ start: result.index, end: result.index + result.text.length, reading: { day } }];
   });
 }
 
 /** What the library finds counts only where a day, week or month is named: it also takes "the minute" for a time. */
-const NAMES_A_DAY = new RegExp(`\\b(?:${WEEKDAY}|${MONTH}|days?|weeks?|months?|fortnight)\\b|\\d[/.-]\\d`, "i");
+const NAMES_A_DAY = new RegExp(
+  `\\b(?:${WEEKDAY}|${MONTH}|days?|weeks?|months?|fortnight)\\b|\\d[/.-]\\d{1,2}[/.-]\\d{2}`,
+  "i",
+);
 
 /** Words that put the day into the past: chrono's forward reading would turn them round. */
 const PAST = /\b(?:last|ago|yesterday|since|previous)\b/i;
@@ -73,13 +81,19 @@ const PAST = /\b(?:last|ago|yesterday|since|previous)\b/i;
  * ("last Friday", "two weeks ago") are left out. Sources: ISO 8601 for figures and weeks; the rest is common practice,
  * each rule with its own note.
  */
-export function findDates(text: string, from: Moment, calendar: WorkingCalendar, order: "dmy" | "mdy" = "dmy"): FoundDate[] {
+export function findDates(
+  text: string,
+  from: Moment,
+  calendar: WorkingCalendar,
+  order: "dmy" | "mdy" = "dmy",
+): FoundDate[] {
   const ground = groundOf(from, calendar, order);
   const finds: { start: number; end: number; reading: DateReading; rule: string; rank: number }[] = [];
   for (const [rank, rule] of RULES.entries()) {
     for (const words of text.matchAll(rule.pattern)) {
       const reading = rule.read(words as RegExpExecArray, ground);
-      if (reading) finds.push({ start: words.index, end: words.index + words[0].length, reading, rule: rule.name, rank });
+      if (reading)
+        finds.push({ start: words.index, end: words.index + words[0].length, reading, rule: rule.name, rank });
     }
   }
   for (const found of byLibrary(text, ground)) {
@@ -88,7 +102,12 @@ export function findDates(text: string, from: Moment, calendar: WorkingCalendar,
     if (!NAMES_A_DAY.test(words) || /^(?:may|march|sat|sun|mon|wed)$/i.test(words)) continue;
     finds.push({ ...found, rule: "chrono", rank: RULES.length });
   }
-  finds.sort((a, b) => Number(a.rank === RULES.length) - Number(b.rank === RULES.length) || b.end - b.start - (a.end - a.start) || a.rank - b.rank);
+  finds.sort(
+    (a, b) =>
+      Number(a.rank === RULES.length) - Number(b.rank === RULES.length) ||
+      b.end - b.start - (a.end - a.start) ||
+      a.rank - b.rank,
+  );
   const kept: typeof finds = [];
   for (const find of finds) {
     if (!kept.some((other) => find.start < other.end && other.start < find.end)) kept.push(find);
@@ -100,9 +119,13 @@ export function findDates(text: string, from: Moment, calendar: WorkingCalendar,
       (time) =>
         (time.start >= find.start && time.end <= find.end) ||
         (time.end <= find.start && /^[\s,]*(?:on|this)?\s*$/i.test(text.slice(time.end, find.start))) ||
-        (time.start >= find.end && /^[\s,]*(?:at|by|before|from)?\s*$/i.test(text.slice(find.end, time.start)) && time.start < (kept[index + 1]?.start ?? Infinity)),
+        (time.start >= find.end &&
+          /^[\s,]*(?:at|by|before|from)?\s*$/i.test(text.slice(find.end, time.start)) &&
+          time.start < (kept[index + 1]?.start ?? Infinity)),
     );
-    const said = near ? { start: Math.min(near.start, find.start), end: Math.max(near.end, find.end), time: near.time } : { start: find.start, end: find.end, time: null };
+    const said = near
+      ? { start: Math.min(near.start, find.start), end: Math.max(near.end, find.end), time: near.time }
+      : { start: find.start, end: find.end, time: null };
     const moved = movedBefore(text.slice(0, find.start), find.reading);
     return {
       start: said.start,
@@ -141,25 +164,44 @@ const FARTHEST_DUE_DAYS = 3660;
  * Reads what was typed as a due date: "fri", "in two weeks", "3 dec 14:00", "none".
  * Words that are left over, and days that do not exist ("30 feb"), make it unclear, with a sentence that says so.
  */
-export function readTypedDate(text: string, from: Moment, calendar: WorkingCalendar, order: "dmy" | "mdy" = "dmy"): TypedDate {
+export function readTypedDate(
+  text: string,
+  from: Moment,
+  calendar: WorkingCalendar,
+  order: "dmy" | "mdy" = "dmy",
+): TypedDate {
   const trimmed = text.trim();
   if (trimmed === "" || /^(?:none|no date|never|-)$/i.test(trimmed)) return { kind: "none" };
   if (trimmed.length > LONGEST_TYPED_DATE) return { kind: "unclear", why: "That is too long for a date." };
   // A lone "the" makes "14th" the day of a month, as it does in a letter.
-  const found = findDates(/^\d{1,2}(?:st|nd|rd|th)\b/i.test(trimmed) && findDates(trimmed, from, calendar, order).length === 0 ? `the ${trimmed}` : trimmed, from, calendar, order);
+  const found = findDates(
+    /^\d{1,2}(?:st|nd|rd|th)\b/i.test(trimmed) && findDates(trimmed, from, calendar, order).length === 0
+      ? `the ${trimmed}`
+      : trimmed,
+    from,
+    calendar,
+    order,
+  );
   const times = findTimes(trimmed);
   const first = found[0];
   if (!first) {
     if (times.length === 1 && times[0]) {
       const { time } = times[0];
       const day = time > timeOf(from) ? dayOf(from) : addDays(dayOf(from), 1);
-      return { kind: "date", date: { start: 0, end: trimmed.length, words: trimmed, day, time, others: [], rule: "time of day" } };
+      return {
+        kind: "date",
+        date: { start: 0, end: trimmed.length, words: trimmed, day, time, others: [], rule: "time of day" },
+      };
     }
     return { kind: "unclear", why: `“${trimmed}” is not a day I know. Try “fri”, “in two weeks” or “3 dec 14:00”.` };
   }
   if (found.length > 1) return { kind: "unclear", why: `“${trimmed}” names more than one day.` };
-  const rest = `${trimmed.slice(0, Math.max(0, first.start))} ${trimmed.slice(first.end)}`.replace(/\b(?:by|on|at|the|due|until|till|before|this)\b|[\s,.]/gi, "");
-  if (rest !== "" && !/^the /i.test(first.words)) return { kind: "unclear", why: `I understood “${first.words}”, but not “${rest}”.` };
+  const rest = `${trimmed.slice(0, Math.max(0, first.start))} ${trimmed.slice(first.end)}`.replace(
+    /\b(?:by|on|at|the|due|until|till|before|this)\b|[\s,.]/gi,
+    "",
+  );
+  if (rest !== "" && !/^the /i.test(first.words))
+    return { kind: "unclear", why: `I understood “${first.words}”, but not “${rest}”.` };
   if (Math.abs(daysBetween(dayOf(from), first.day)) > FARTHEST_DUE_DAYS) {
     return { kind: "unclear", why: `${first.day.slice(0, 4)} is more than ten years away: is the year right?` };
   }

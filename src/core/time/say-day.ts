@@ -28,8 +28,14 @@ export function sayDistance(day: Day, today: Day, calendar: WorkingCalendar): st
   if (days === 0) return "today";
   if (days === 1) return "tomorrow";
   if (days === -1) return "yesterday";
-  if (days < 0) return days > -60 ? `${-days} days ago` : days > -700 ? `${Math.round(-days / 7)} weeks ago` : `${Math.round(-days / 365.25)} years ago`;
-  if (days < 7 && !isWorkingDay(day, calendar)) return weekdayOf(day) === 6 ? "on Saturday" : weekdayOf(day) === 7 ? "on Sunday" : `in ${days} days`;
+  if (days < 0)
+    return days > -60
+      ? `${-days} days ago`
+      : days > -700
+        ? `${Math.round(-days / 7)} weeks ago`
+        : `${Math.round(-days / 365.25)} years ago`;
+  if (days < 7 && !isWorkingDay(day, calendar))
+    return weekdayOf(day) === 6 ? "on Saturday" : weekdayOf(day) === 7 ? "on Sunday" : `in ${days} days`;
   if (days <= 42) return `in ${plural(workingDaysBetween(today, day, calendar), "working day")}`;
   return days < 700 ? `in ${Math.round(days / 7)} weeks` : `in ${Math.round(days / 365.25)} years`;
 }

@@ -1,7 +1,7 @@
 import type { LetterFile, TextPart } from "../letters/letter";
 import type { Priority, SlipKind } from "../reading/slip";
-import type { Day } from "../time/day";
 import type { TaskState } from "../tasks/task";
+import type { Day } from "../time/day";
 
 // What screens are told: plain values, as they travel through JSON. Instants are milliseconds since 1970 UTC.
 
@@ -70,7 +70,12 @@ export interface SlipView {
   readonly projectId: string | null;
   readonly workstreamId: string | null;
   readonly state: "proposed" | "kept" | "brushed off";
-  readonly task: { readonly reference: string; readonly slug: string; readonly title: string; readonly state: TaskState } | null;
+  readonly task: {
+    readonly reference: string;
+    readonly slug: string;
+    readonly title: string;
+    readonly state: TaskState;
+  } | null;
   readonly madeBy: "reader" | "person";
   readonly reason: string;
 }
@@ -117,7 +122,13 @@ export interface LetterView {
   readonly id: string;
   readonly conversationId: string;
   readonly subject: string;
-  readonly from: { readonly name: string; readonly address: string; readonly initials: string; readonly isTeam: boolean; readonly firm: string | null };
+  readonly from: {
+    readonly name: string;
+    readonly address: string;
+    readonly initials: string;
+    readonly isTeam: boolean;
+    readonly firm: string | null;
+  };
   readonly to: readonly { readonly name: string; readonly address: string }[];
   readonly cc: readonly { readonly name: string; readonly address: string }[];
   readonly sentAt: number;
@@ -198,22 +209,57 @@ export interface TaskSheet {
   readonly task: TaskRow;
   readonly workstream: string | null;
   /** The exact words, and the letter they stand in; null where the task has none or the letter may not be seen. */
-  readonly passage: { readonly letterId: string; readonly words: string; readonly start: number | null; readonly end: number | null; readonly from: string; readonly sentAt: number; readonly offset: string } | null;
+  readonly passage: {
+    readonly letterId: string;
+    readonly words: string;
+    readonly start: number | null;
+    readonly end: number | null;
+    readonly from: string;
+    readonly sentAt: number;
+    readonly offset: string;
+  } | null;
   /** Whether there is a letter that this viewer may not see. */
   readonly hasHiddenLetter: boolean;
   readonly files: readonly (LetterFile & { readonly letterId: string })[];
-  readonly comments: readonly { readonly id: string; readonly by: PersonView; readonly text: string; readonly at: number }[];
+  readonly comments: readonly {
+    readonly id: string;
+    readonly by: PersonView;
+    readonly text: string;
+    readonly at: number;
+  }[];
   readonly happened: readonly HappenedView[];
   readonly conversationId: string | null;
   /** Letters of the conversation that came after the task was made. */
-  readonly laterLetters: readonly { readonly id: string; readonly from: string; readonly sentAt: number; readonly begins: string }[];
+  readonly laterLetters: readonly {
+    readonly id: string;
+    readonly from: string;
+    readonly sentAt: number;
+    readonly begins: string;
+  }[];
 }
 
 /** What the box in the bar finds. */
 export interface FoundView {
-  readonly letters: readonly { readonly id: string; readonly subject: string; readonly from: string; readonly sentAt: number; readonly place: string }[];
-  readonly tasks: readonly { readonly slug: string; readonly reference: string; readonly title: string; readonly state: TaskState }[];
-  readonly people: readonly { readonly id: string; readonly name: string; readonly address: string; readonly firm: string | null; readonly isTeam: boolean }[];
+  readonly letters: readonly {
+    readonly id: string;
+    readonly subject: string;
+    readonly from: string;
+    readonly sentAt: number;
+    readonly place: string;
+  }[];
+  readonly tasks: readonly {
+    readonly slug: string;
+    readonly reference: string;
+    readonly title: string;
+    readonly state: TaskState;
+  }[];
+  readonly people: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly address: string;
+    readonly firm: string | null;
+    readonly isTeam: boolean;
+  }[];
 }
 
 /** Counting stops here, so that no figure costs more than this many rows. */

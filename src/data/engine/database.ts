@@ -30,8 +30,17 @@ export interface DatabaseSettings {
 const MOST_CONNECTIONS = 8;
 
 /** The settings that the environment gives: DATABASE_URL, else the folder JAM_DATA (`.jam`). */
-export function databaseSettings(what: string, mayShare: boolean, env: NodeJS.ProcessEnv = process.env): DatabaseSettings {
-  return { url: env.DATABASE_URL || null, folder: path.resolve(env.JAM_DATA || path.join(productRoot(), ".jam")), what, mayShare };
+export function databaseSettings(
+  what: string,
+  mayShare: boolean,
+  env: NodeJS.ProcessEnv = process.env,
+): DatabaseSettings {
+  return {
+    url: env.DATABASE_URL || null,
+    folder: path.resolve(env.JAM_DATA || path.join(productRoot(), ".jam")),
+    what,
+    mayShare,
+  };
 }
 
 /** Opens the database and brings its tables up to date. */
@@ -45,7 +54,13 @@ export async function openDatabase(settings: DatabaseSettings): Promise<OpenData
     } catch (error) {
       if (!(error instanceof FolderInUse) || !settings.mayShare) throw error;
     }
-    connection = { host: pglite?.socketFolder ?? socketFolderOf(settings.folder), port: 5432, user: "postgres", database: "postgres", ssl: false };
+    connection = {
+      host: pglite?.socketFolder ?? socketFolderOf(settings.folder),
+      port: 5432,
+      user: "postgres",
+      database: "postgres",
+      ssl: false,
+    };
   }
   const pool = new pg.Pool({ ...connection, max: MOST_CONNECTIONS, idleTimeoutMillis: 0 });
   // A connection that breaks while idle is replaced at the next query; without a listener it would end the process.

@@ -48,7 +48,9 @@ export async function lockFolder(folder: string, what: string): Promise<() => vo
   fs.mkdirSync(folder, { recursive: true, mode: 0o700 });
   const server = net.createServer((socket) => socket.end());
   await new Promise<void>((resolve, reject) => {
-    server.once("error", (error: NodeJS.ErrnoException) => reject(error.code === "EADDRINUSE" ? new FolderInUse(folder, folderOwner(folder)) : error));
+    server.once("error", (error: NodeJS.ErrnoException) =>
+      reject(error.code === "EADDRINUSE" ? new FolderInUse(folder, folderOwner(folder)) : error),
+    );
     server.listen(lockAddress(folder), resolve);
   });
   server.unref();

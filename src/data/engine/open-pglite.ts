@@ -21,7 +21,10 @@ export interface OwnPglite {
 export function socketFolderOf(folder: string): string {
   const own = path.resolve(folder);
   if (Buffer.byteLength(path.join(own, SOCKET_NAME)) <= LONGEST_SOCKET_PATH) return own;
-  const link = path.join(os.tmpdir(), `jam-${process.getuid?.() ?? 0}-${crypto.createHash("sha256").update(own).digest("hex").slice(0, 12)}`);
+  const link = path.join(
+    os.tmpdir(),
+    `jam-${process.getuid?.() ?? 0}-${crypto.createHash("sha256").update(own).digest("hex").slice(0, 12)}`,
+  );
   if (!fs.existsSync(link)) fs.symlinkSync(own, link);
   return link;
 }
@@ -41,11 +44,16 @@ export async function openPglite(folder: string, what: string): Promise<OwnPglit
     fs.rmSync(socketPath, { force: true });
     const syncCount = new SharedArrayBuffer(4);
     const file = path.join(productRoot(), "src/data/engine/pglite-worker.mjs");
-    const worker = new Worker(/* turbopackIgnore: true */ file, { workerData: { folder: path.join(path.resolve(folder), "db"), socketPath, syncCount }, execArgv: [] });
+    const worker = new Worker(/* turbopackIgnore: true */ file, {
+      workerData: { folder: path.join(path.resolve(folder), "db"), socketPath, syncCount },
+      execArgv: [],
+    });
     await new Promise<void>((resolve, reject) => {
       worker.once("message", () => resolve());
       worker.once("error", reject);
-      worker.once("exit", (code) => reject(new Error(`The database thread ended with ${code} while opening ${folder}.`)));
+      worker.once("exit", (code) =>
+        reject(new Error(`The database thread ended with ${code} while opening ${folder}.`)),
+      );
     });
     worker.removeAllListeners("exit");
     return {

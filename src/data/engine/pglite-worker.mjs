@@ -15,7 +15,10 @@ const MOST_CONNECTIONS = 60;
  */
 function syncToDisk(db, counter) {
   const stream = db.Module.FS.streams.find((candidate) => candidate && candidate.nfd !== undefined);
-  if (!stream) throw new Error("PGlite's file system has changed: no stream with a file descriptor, so commits could not be synced to disk.");
+  if (!stream)
+    throw new Error(
+      "PGlite's file system has changed: no stream with a file descriptor, so commits could not be synced to disk.",
+    );
   stream.stream_ops.fsync = (target) => {
     fs.fsyncSync(target.nfd);
     Atomics.add(counter, 0, 1);

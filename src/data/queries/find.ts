@@ -10,7 +10,11 @@ const MOST_FOUND = 8;
 
 /** The words of a search as beginnings of words: "cedar pri" finds "Price for cedar". Signs are left out. */
 function beginnings(text: string): string | null {
-  const words = text.toLowerCase().match(/[\p{L}\p{N}]+/gu)?.slice(0, 8) ?? [];
+  const words =
+    text
+      .toLowerCase()
+      .match(/[\p{L}\p{N}]+/gu)
+      ?.slice(0, 8) ?? [];
   return words.length > 0 ? words.map((word) => `${word}:*`).join(" & ") : null;
 }
 
@@ -41,7 +45,12 @@ export async function find(db: Database, viewer: Viewer, text: string): Promise<
   );
   return {
     letters: letters.map((letter) => ({ ...letter, sentAt: millis(letter.sentAt) })),
-    tasks: tasks.map(({ fruit, number: n, title, state }) => ({ reference: `${fruit} ${n}`, slug: `${fruit}-${n}`, title, state })),
+    tasks: tasks.map(({ fruit, number: n, title, state }) => ({
+      reference: `${fruit} ${n}`,
+      slug: `${fruit}-${n}`,
+      title,
+      state,
+    })),
     people,
   };
 }

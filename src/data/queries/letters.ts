@@ -5,7 +5,14 @@ import type { Database } from "../engine/database";
 import { maySeeConversation, type Viewer } from "../need-to-know";
 import { type InstantText, millis, rowsOf } from "../rows";
 
-type LetterRow = Omit<LetterView, "from" | "sentAt" | "receivedAt"> & { fromName: string; fromAddress: string; isTeam: boolean; firm: string | null; sentAt: InstantText; receivedAt: InstantText };
+type LetterRow = Omit<LetterView, "from" | "sentAt" | "receivedAt"> & {
+  fromName: string;
+  fromAddress: string;
+  isTeam: boolean;
+  firm: string | null;
+  sentAt: InstantText;
+  receivedAt: InstantText;
+};
 
 const COLUMNS = sql`l.id, l.conversation_id as "conversationId", l.subject, l.from_name as "fromName", l.from_address as "fromAddress",
   exists (select 1 from person p where p.address = l.from_address) as "isTeam",
@@ -17,23 +24,38 @@ const COLUMNS = sql`l.id, l.conversation_id as "conversationId", l.subject, l.fr
 function viewOf(row: LetterRow): LetterView {
   const { fromName, fromAddress, isTeam, firm, sentAt, receivedAt, ...rest } = row;
   const name = fromName || fromAddress || "Nobody named";
-  return { ...rest, from: { name, address: fromAddress, initials: initialsOf(name), isTeam, firm }, sentAt: millis(sentAt), receivedAt: millis(receivedAt) };
+  return {
+    ...rest,
+    from: { name, address: fromAddress, initials: initialsOf(name), isTeam, firm },
+    sentAt: millis(sentAt),
+    receivedAt: millis(receivedAt),
+  };
 }
 
 /** Letters of a conversation, oldest first. The caller has asked whether the conversation may be seen. */
 export async function lettersOf(db: Database, conversationId: string): Promise<LetterView[]> {
-  const rows = await rowsOf<LetterRow>(db, sql`select ${COLUMNS} from letter l where l.conversation_id = ${conversationId} order by l.sent_at, l.id limit 200`);
+  const rows = await rowsOf<LetterRow>(
+    db,
+    sql`select ${COLUMNS} from letter l where l.conversation_id = ${conversationId} order by l.sent_at, l.id limit 200`,
+  );
   return rows.map(viewOf);
 }
 
 /** One letter, or null where it is not here or not for this viewer. */
 export async function letterFor(db: Database, viewer: Viewer, id: string): Promise<LetterView | null> {
-  const [row] = await rowsOf<LetterRow>(db, sql`select ${COLUMNS} from letter l join conversation c on c.id = l.conversation_id where l.id = ${id} and ${maySeeConversation(viewer)}`);
+  const [row] = await rowsOf<LetterRow>(
+    db,
+    sql`select ${COLUMNS} from letter l join conversation c on c.id = l.conversation_id where l.id = ${id} and ${maySeeConversation(viewer)}`,
+  );
   return row ? viewOf(row) : null;
 }
 
 /** The raw message, or null where it is not here or not for this viewer. */
-export async function rawLetterFor(db: Database, viewer: Viewer, id: string): Promise<{ bytes: Buffer; subject: string; sentAt: number } | null> {
+export async function rawLetterFor(
+  db: Database,
+  viewer: Viewer,
+  id: string,
+): Promise<{ bytes: Buffer; subject: string; sentAt: number } | null> {
   const [row] = await rowsOf<{ bytes: Buffer; subject: string; sentAt: InstantText }>(
     db,
     sql`select r.bytes, l.subject, l.sent_at as "sentAt" from raw_letter r join letter l on l.id = r.letter_id join conversation c on c.id = l.conversation_id where l.id = ${id} and ${maySeeConversation(viewer)}`,

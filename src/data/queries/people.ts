@@ -12,7 +12,10 @@ export async function team(db: Database): Promise<PersonView[]> {
 
 /** A member by their sign-in; null for a sign-in that belongs to nobody here. */
 export async function personOfUser(db: Database, userId: string): Promise<(PersonView & { isLead: boolean }) | null> {
-  const [row] = await rowsOf<PersonView & { isLead: boolean }>(db, sql`select id, name, initials, address, work, nicknames, is_lead as "isLead" from person where user_id = ${userId}`);
+  const [row] = await rowsOf<PersonView & { isLead: boolean }>(
+    db,
+    sql`select id, name, initials, address, work, nicknames, is_lead as "isLead" from person where user_id = ${userId}`,
+  );
   return row ?? null;
 }
 
@@ -26,7 +29,10 @@ export async function projectsFor(db: Database, viewer: Viewer): Promise<Project
 }
 
 /** People outside by their ids. */
-export async function correspondentsById(db: Database, ids: readonly string[]): Promise<Map<string, CorrespondentView>> {
+export async function correspondentsById(
+  db: Database,
+  ids: readonly string[],
+): Promise<Map<string, CorrespondentView>> {
   if (ids.length === 0) return new Map();
   const rows = await rowsOf<{ id: string; name: string; address: string; firm: string | null }>(
     db,
@@ -36,8 +42,22 @@ export async function correspondentsById(db: Database, ids: readonly string[]): 
 }
 
 /** The organisation; null before it is set up. */
-export async function theOrganisation(db: Database): Promise<{ name: string; zone: string; workingDays: number[]; holidays: string[]; figures: "dmy" | "mdy"; isDemo: boolean } | null> {
-  const [row] = await rowsOf<{ name: string; zone: string; workingDays: number[]; holidays: string[]; figures: "dmy" | "mdy"; isDemo: boolean }>(
+export async function theOrganisation(db: Database): Promise<{
+  name: string;
+  zone: string;
+  workingDays: number[];
+  holidays: string[];
+  figures: "dmy" | "mdy";
+  isDemo: boolean;
+} | null> {
+  const [row] = await rowsOf<{
+    name: string;
+    zone: string;
+    workingDays: number[];
+    holidays: string[];
+    figures: "dmy" | "mdy";
+    isDemo: boolean;
+  }>(
     db,
     sql`select name, zone, working_days as "workingDays", holidays, figures, is_demo as "isDemo" from organisation limit 1`,
   );

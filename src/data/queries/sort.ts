@@ -1,6 +1,13 @@
 import { sql } from "drizzle-orm";
 import type { SlipKind } from "../../core/reading/slip";
-import { type ConversationView, MOST_COUNTED, type RoundView, type SlipView, type SortPage, type SortRow } from "../../core/views/views";
+import {
+  type ConversationView,
+  MOST_COUNTED,
+  type RoundView,
+  type SlipView,
+  type SortPage,
+  type SortRow,
+} from "../../core/views/views";
 import type { Database } from "../engine/database";
 import { maySeeConversation, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
@@ -22,7 +29,9 @@ interface Row {
   automatic: string | null;
   unreadable: string | null;
   wayIn: string;
-  slips: { kind: SlipKind; title: string; dueDay: string | null; dueTime: string | null; dueZone: string | null }[] | null;
+  slips:
+    | { kind: SlipKind; title: string; dueDay: string | null; dueTime: string | null; dueZone: string | null }[]
+    | null;
 }
 
 function rowOf(row: Row): SortRow {
@@ -36,7 +45,13 @@ function rowOf(row: Row): SortRow {
     lastAt: millis(row.lastAt),
     automatic: row.automatic,
     isUnreadable: row.unreadable !== null,
-    first: first ? { title: first.title, kind: first.kind, due: first.dueDay ? { day: first.dueDay, time: first.dueTime, zone: first.dueZone ?? "UTC" } : null } : null,
+    first: first
+      ? {
+          title: first.title,
+          kind: first.kind,
+          due: first.dueDay ? { day: first.dueDay, time: first.dueTime, zone: first.dueZone ?? "UTC" } : null,
+        }
+      : null,
     kinds,
     outcome: row.outcome,
     dealtAt: millisOrNull(row.dealtAt),
@@ -55,7 +70,13 @@ function readCursor(cursor: string | null): { at: string; id: string } | null {
  * One page of conversations: those in Sort, newest first, or those dealt with, the last dealt with first. Only the rows
  * of the page are looked into, however many there are.
  */
-export async function sortPage(db: Database, viewer: Viewer, place: "sort" | "dealt with", cursor: string | null, limit = PAGE): Promise<SortPage> {
+export async function sortPage(
+  db: Database,
+  viewer: Viewer,
+  place: "sort" | "dealt with",
+  cursor: string | null,
+  limit = PAGE,
+): Promise<SortPage> {
   const at = place === "sort" ? sql`c.last_at` : sql`c.dealt_at`;
   const from = readCursor(cursor);
   const after = from ? sql`and (${at}, c.id) < (${from.at}::timestamptz, ${from.id}::uuid)` : sql``;
@@ -79,7 +100,10 @@ export async function sortPage(db: Database, viewer: Viewer, place: "sort" | "de
 
 /** How many conversations wait in Sort for a viewer, counted up to a limit. */
 export async function sortCount(db: Database, viewer: Viewer): Promise<number> {
-  const [row] = await rowsOf<{ n: number }>(db, sql`select count(*)::int as n from (select 1 from conversation c where c.place = 'sort' and ${maySeeConversation(viewer)} limit ${MOST_COUNTED + 1}) x`);
+  const [row] = await rowsOf<{ n: number }>(
+    db,
+    sql`select count(*)::int as n from (select 1 from conversation c where c.place = 'sort' and ${maySeeConversation(viewer)} limit ${MOST_COUNTED + 1}) x`,
+  );
   return row!.n;
 }
 
@@ -102,11 +126,29 @@ export async function roundOf(db: Database, viewer: Viewer, now: number): Promis
   }
   const began = times.at(-1) ?? now;
   const pace = times.length > 1 ? (times[0]! - began) / (times.length - 1) : null;
-  const [came] = await rowsOf<{ n: number }>(db, sql`select count(*)::int as n from (select 1 from conversation c where c.place = 'sort' and c.came_at > ${new Date(began)} and ${maySeeConversation(viewer)} limit ${MOST_COUNTED + 1}) x`);
-  return { dealt: times.length, left, minutesLeft: pace === null ? null : Math.max(1, Math.round((pace * left) / 60_000)), cameSince: times.length > 0 ? came!.n : 0 };
+  const [came] = await rowsOf<{ n: number }>(
+    db,
+    sql`select count(*)::int as n from (select 1 from conversation c where c.place = 'sort' and c.came_at > ${new Date(began)} and ${maySeeConversation(viewer)} limit ${MOST_COUNTED + 1}) x`,
+  );
+  return {
+    dealt: times.length,
+    left,
+    minutesLeft: pace === null ? null : Math.max(1, Math.round((pace * left) / 60_000)),
+    cameSince: times.length > 0 ? came!.n : 0,
+  };
 }
 
-type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task"> & { ownerId: string | null; theirsId: string | null; dueDay: string | null; dueTime: string | null; dueZone: string | null; fruit: string | null; number: number | null; taskTitle: string | null; taskState: never };
+type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task"> & {
+  ownerId: string | null;
+  theirsId: string | null;
+  dueDay: string | null;
+  dueTime: string | null;
+  dueZone: string | null;
+  fruit: string | null;
+  number: number | null;
+  taskTitle: string | null;
+  taskState: never;
+};
 
 async function slipsOf(db: Database, conversationId: string): Promise<SlipView[]> {
   const rows = await rowsOf<SlipRow>(
@@ -118,27 +160,47 @@ async function slipsOf(db: Database, conversationId: string): Promise<SlipView[]
       where s.conversation_id = ${conversationId} order by l.sent_at, s.start nulls last, s.id limit 400`,
   );
   const people = new Map((await team(db)).map((person) => [person.id, person]));
-  const outside = await correspondentsById(db, rows.flatMap((row) => row.theirsId ?? []));
+  const outside = await correspondentsById(
+    db,
+    rows.flatMap((row) => row.theirsId ?? []),
+  );
   return rows.map(({ ownerId, theirsId, dueDay, dueTime, dueZone, fruit, number, taskTitle, taskState, ...rest }) => ({
     ...rest,
     owner: ownerId ? (people.get(ownerId) ?? null) : null,
     theirs: theirsId ? (outside.get(theirsId) ?? null) : null,
     due: dueDay ? { day: dueDay, time: dueTime, zone: dueZone ?? "UTC" } : null,
-    task: number === null ? null : { reference: `${fruit} ${number}`, slug: `${fruit}-${number}`, title: taskTitle!, state: taskState },
+    task:
+      number === null
+        ? null
+        : { reference: `${fruit} ${number}`, slug: `${fruit}-${number}`, title: taskTitle!, state: taskState },
   }));
 }
 
 /** A conversation with its letters and slips, or null where it is not here or not for this viewer. */
 export async function conversationFor(db: Database, viewer: Viewer, id: string): Promise<ConversationView | null> {
-  const [row] = await rowsOf<Omit<ConversationView, "letters" | "slips" | "outside" | "dealtAt"> & { dealtAt: InstantText | null }>(
+  const [row] = await rowsOf<
+    Omit<ConversationView, "letters" | "slips" | "outside" | "dealtAt"> & { dealtAt: InstantText | null }
+  >(
     db,
     sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy"
       from conversation c where c.id = ${id} and ${maySeeConversation(viewer)}`,
   );
   if (!row) return null;
   const letters = await lettersOf(db, id);
-  const addresses = [...new Set(letters.flatMap((letter) => [letter.from.address, ...letter.to.slice(0, 20).map((who) => who.address)]))].filter((address) => address !== "");
-  const ids = addresses.length === 0 ? [] : await rowsOf<{ id: string }>(db, sql`select id from correspondent where address in ${addresses}`);
-  const outside = [...(await correspondentsById(db, ids.map((one) => one.id))).values()];
+  const addresses = [
+    ...new Set(letters.flatMap((letter) => [letter.from.address, ...letter.to.slice(0, 20).map((who) => who.address)])),
+  ].filter((address) => address !== "");
+  const ids =
+    addresses.length === 0
+      ? []
+      : await rowsOf<{ id: string }>(db, sql`select id from correspondent where address in ${addresses}`);
+  const outside = [
+    ...(
+      await correspondentsById(
+        db,
+        ids.map((one) => one.id),
+      )
+    ).values(),
+  ];
   return { ...row, dealtAt: millisOrNull(row.dealtAt), letters, slips: await slipsOf(db, id), outside };
 }

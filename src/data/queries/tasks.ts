@@ -1,9 +1,18 @@
 import { type SQL, sql } from "drizzle-orm";
 import type { TextPart } from "../../core/letters/letter";
-import type { Day } from "../../core/time/day";
-import { type CountsView, type HappenedView, MOST_COUNTED, type PersonView, type TaskRow, type TaskSheet, type TasksFigures, type TasksPage } from "../../core/views/views";
 import { historyWords } from "../../core/tasks/history-words";
 import type { Change } from "../../core/tasks/outcome";
+import type { Day } from "../../core/time/day";
+import {
+  type CountsView,
+  type HappenedView,
+  MOST_COUNTED,
+  type PersonView,
+  type TaskRow,
+  type TaskSheet,
+  type TasksFigures,
+  type TasksPage,
+} from "../../core/views/views";
 import type { Database } from "../engine/database";
 import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
@@ -21,7 +30,15 @@ export interface TasksLook {
 }
 
 type Row = Omit<TaskRow, "owner" | "theirs" | "due" | "finishedAt" | "createdAt" | "reference" | "slug"> & {
-  fruit: string; number: number; ownerId: string | null; theirsId: string | null; dueDay: string | null; dueTime: string | null; dueZone: string | null; finishedAt: InstantText | null; createdAt: InstantText;
+  fruit: string;
+  number: number;
+  ownerId: string | null;
+  theirsId: string | null;
+  dueDay: string | null;
+  dueTime: string | null;
+  dueZone: string | null;
+  finishedAt: InstantText | null;
+  createdAt: InstantText;
 };
 
 const COLUMNS = sql`t.id, t.fruit, t.number, t.title, t.side, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone",
@@ -30,7 +47,10 @@ const COLUMNS = sql`t.id, t.fruit, t.number, t.title, t.side, t.owner_id as "own
 
 async function taskRows(db: Database, rows: readonly Row[]): Promise<TaskRow[]> {
   const people = new Map((await team(db)).map((person) => [person.id, person]));
-  const outside = await correspondentsById(db, rows.flatMap((row) => row.theirsId ?? []));
+  const outside = await correspondentsById(
+    db,
+    rows.flatMap((row) => row.theirsId ?? []),
+  );
   return rows.map(({ fruit, number, ownerId, theirsId, dueDay, dueTime, dueZone, finishedAt, createdAt, ...rest }) => ({
     ...rest,
     reference: `${fruit} ${number}`,
@@ -60,26 +80,50 @@ const FAR = "9999-12-31";
  * One page of tasks by due date (undated last), or of finished ones, the last first. Read along an index, so that a page
  * costs the same among a thousand tasks and a hundred thousand.
  */
-export async function tasksPage(db: Database, viewer: Viewer, look: TasksLook, cursor: string | null, limit = PAGE): Promise<TasksPage> {
+export async function tasksPage(
+  db: Database,
+  viewer: Viewer,
+  look: TasksLook,
+  cursor: string | null,
+  limit = PAGE,
+): Promise<TasksPage> {
   const parts = cursor?.split("~") ?? [];
   const isFinished = look.show === "done";
   let after = sql``;
-  if (isFinished && parts.length === 2) after = sql`and (t.finished_at, t.number) < (${parts[0]}::timestamptz, ${Number(parts[1])})`;
+  if (isFinished && parts.length === 2)
+    after = sql`and (t.finished_at, t.number) < (${parts[0]}::timestamptz, ${Number(parts[1])})`;
   else if (parts.length === 3) {
     const [day, time, number] = parts as [string, string, string];
-    const behindTime = time === "" ? sql`t.due_time is null and t.number > ${Number(number)}` : sql`t.due_time > ${time} or t.due_time is null or (t.due_time = ${time} and t.number > ${Number(number)})`;
-    after = day === FAR ? sql`and t.due_day is null and t.number > ${Number(number)}` : sql`and (t.due_day >= ${day}::date or t.due_day is null) and (t.due_day > ${day}::date or t.due_day is null or (${behindTime}))`;
+    const behindTime =
+      time === ""
+        ? sql`t.due_time is null and t.number > ${Number(number)}`
+        : sql`t.due_time > ${time} or t.due_time is null or (t.due_time = ${time} and t.number > ${Number(number)})`;
+    after =
+      day === FAR
+        ? sql`and t.due_day is null and t.number > ${Number(number)}`
+        : sql`and (t.due_day >= ${day}::date or t.due_day is null) and (t.due_day > ${day}::date or t.due_day is null or (${behindTime}))`;
   }
   const order = isFinished ? sql`t.finished_at desc, t.number desc` : sql`t.due_day, t.due_time, t.number`;
-  const rows = await rowsOf<Row & { finishedText: string | null }>(db, sql`select ${COLUMNS}, t.finished_at::text as "finishedText" from task t where ${lookOf(look, viewer)} ${after} order by ${order} limit ${limit}`);
+  const rows = await rowsOf<Row & { finishedText: string | null }>(
+    db,
+    sql`select ${COLUMNS}, t.finished_at::text as "finishedText" from task t where ${lookOf(look, viewer)} ${after} order by ${order} limit ${limit}`,
+  );
   const last = rows.at(-1);
-  const next = rows.length < limit || !last ? null : isFinished ? `${last.finishedText}~${last.number}` : `${last.dueDay ?? FAR}~${last.dueTime ?? ""}~${last.number}`;
+  const next =
+    rows.length < limit || !last
+      ? null
+      : isFinished
+        ? `${last.finishedText}~${last.number}`
+        : `${last.dueDay ?? FAR}~${last.dueTime ?? ""}~${last.number}`;
   return { rows: await taskRows(db, rows), next };
 }
 
 /** Counts rows, but never more than `MOST_COUNTED` + 1 of them. */
 async function counted(db: Database, condition: SQL): Promise<number> {
-  const [row] = await rowsOf<{ n: number }>(db, sql`select count(*)::int as n from (select 1 from task t where ${condition} limit ${MOST_COUNTED + 1}) x`);
+  const [row] = await rowsOf<{ n: number }>(
+    db,
+    sql`select count(*)::int as n from (select 1 from task t where ${condition} limit ${MOST_COUNTED + 1}) x`,
+  );
   return row!.n;
 }
 
@@ -88,7 +132,10 @@ export async function tasksFigures(db: Database, viewer: Viewer, look: TasksLook
   const where = lookOf(look, viewer);
   return {
     all: await counted(db, where),
-    nobodys: await counted(db, sql`t.due_day is not distinct from t.due_day and t.owner_id is null and t.side = 'ours' and ${where}`),
+    nobodys: await counted(
+      db,
+      sql`t.due_day is not distinct from t.due_day and t.owner_id is null and t.side = 'ours' and ${where}`,
+    ),
     undated: await counted(db, sql`t.due_day is null and ${where}`),
   };
 }
@@ -96,22 +143,56 @@ export async function tasksFigures(db: Database, viewer: Viewer, look: TasksLook
 /** The figures beside the stations. */
 export async function stationCounts(db: Database, viewer: Viewer, today: Day): Promise<CountsView> {
   const open = lookOf({ whose: "everyone", projectId: null, show: "open" }, viewer);
-  return { sort: await sortCount(db, viewer), tasks: await counted(db, open), late: await counted(db, sql`t.due_day < ${today}::date and ${open}`) };
+  return {
+    sort: await sortCount(db, viewer),
+    tasks: await counted(db, open),
+    late: await counted(db, sql`t.due_day < ${today}::date and ${open}`),
+  };
 }
 
 /** What happened to a task or conversation, newest first. */
 async function happenedTo(db: Database, id: string, people: ReadonlyMap<string, PersonView>): Promise<HappenedView[]> {
-  const rows = await rowsOf<{ id: string; seq: string; act: string; at: InstantText; personId: string; changes: Change[]; isUndone: boolean; undoes: string | null }>(
+  const rows = await rowsOf<{
+    id: string;
+    seq: string;
+    act: string;
+    at: InstantText;
+    personId: string;
+    changes: Change[];
+    isUndone: boolean;
+    undoes: string | null;
+  }>(
     db,
     sql`select h.id, h.seq, h.act, h.at, h.person_id as "personId", h.changes, h.undoes, jam_is_undone(h.seq) as "isUndone"
       from history h where h.about @> ${JSON.stringify([id])}::jsonb order by h.seq desc limit 100`,
   );
-  const projects = new Map((await rowsOf<{ id: string; name: string }>(db, sql`select id, name from project`)).map((project) => [project.id, project.name]));
-  const names = await correspondentsById(db, rows.flatMap((row) => row.changes.flatMap((change) => (typeof change.after?.theirsId === "string" ? [change.after.theirsId] : []))));
+  const projects = new Map(
+    (await rowsOf<{ id: string; name: string }>(db, sql`select id, name from project`)).map((project) => [
+      project.id,
+      project.name,
+    ]),
+  );
+  const names = await correspondentsById(
+    db,
+    rows.flatMap((row) =>
+      row.changes.flatMap((change) => (typeof change.after?.theirsId === "string" ? [change.after.theirsId] : [])),
+    ),
+  );
   const nameOf = (what: string) => people.get(what)?.name ?? names.get(what)?.name ?? projects.get(what) ?? null;
   return rows.flatMap((row) => {
     const by = people.get(row.personId);
-    return by ? [{ id: row.id, seq: Number(row.seq), at: millis(row.at), by, words: historyWords(row.act, row.changes, id, nameOf), isUndone: row.isUndone }] : [];
+    return by
+      ? [
+          {
+            id: row.id,
+            seq: Number(row.seq),
+            at: millis(row.at),
+            by,
+            words: historyWords(row.act, row.changes, id, nameOf),
+            isUndone: row.isUndone,
+          },
+        ]
+      : [];
   });
 }
 
@@ -123,7 +204,15 @@ function newWords(text: string, parts: readonly TextPart[]): string {
 
 /** A task's sheet by the number of its reference, or null where it is not here or not for this viewer. */
 export async function taskSheet(db: Database, viewer: Viewer, number: number): Promise<TaskSheet | null> {
-  const [row] = await rowsOf<Row & { conversationId: string | null; letterId: string | null; start: number | null; end: number | null; workstream: string | null }>(
+  const [row] = await rowsOf<
+    Row & {
+      conversationId: string | null;
+      letterId: string | null;
+      start: number | null;
+      end: number | null;
+      workstream: string | null;
+    }
+  >(
     db,
     sql`select ${COLUMNS}, t.conversation_id as "conversationId", t.letter_id as "letterId", t.start, t."end", (select name from workstream where id = t.workstream_id) as workstream
       from task t where t.number = ${number} and ${maySeeTask(viewer)}`,
@@ -133,19 +222,39 @@ export async function taskSheet(db: Database, viewer: Viewer, number: number): P
   const people = new Map((await team(db)).map((person) => [person.id, person]));
   const [task] = await taskRows(db, [taskPart]);
   const letters = conversationId
-    ? await rowsOf<{ id: string; from: string; sentAt: InstantText; receivedAt: InstantText; offset: string; text: string; parts: TextPart[]; files: TaskSheet["files"] }>(
+    ? await rowsOf<{
+        id: string;
+        from: string;
+        sentAt: InstantText;
+        receivedAt: InstantText;
+        offset: string;
+        text: string;
+        parts: TextPart[];
+        files: TaskSheet["files"];
+      }>(
         db,
         sql`select l.id, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt", l.received_at as "receivedAt", l."offset", left(l.text, 100000) as text, l.parts, l.files
           from letter l join conversation c on c.id = l.conversation_id where c.id = ${conversationId} and ${maySeeConversation(viewer)} order by l.sent_at, l.id limit 100`,
       )
     : [];
   const own = letters.find((letter) => letter.id === letterId) ?? null;
-  const comments = await rowsOf<{ id: string; personId: string; text: string; at: InstantText }>(db, sql`select id, person_id as "personId", text, at from comment where task_id = ${row.id} order by at desc limit 200`);
+  const comments = await rowsOf<{ id: string; personId: string; text: string; at: InstantText }>(
+    db,
+    sql`select id, person_id as "personId", text, at from comment where task_id = ${row.id} order by at desc limit 200`,
+  );
   return {
     task: task!,
     workstream,
     passage: own
-      ? { letterId: own.id, words: start !== null && end !== null ? own.text.slice(start, end).replace(/\s+/g, " ") : "", start, end, from: own.from, sentAt: millis(own.sentAt), offset: own.offset }
+      ? {
+          letterId: own.id,
+          words: start !== null && end !== null ? own.text.slice(start, end).replace(/\s+/g, " ") : "",
+          start,
+          end,
+          from: own.from,
+          sentAt: millis(own.sentAt),
+          offset: own.offset,
+        }
       : null,
     hasHiddenLetter: letterId !== null && own === null,
     files: letters.flatMap((letter) => letter.files.map((file) => ({ ...file, letterId: letter.id }))),
@@ -156,7 +265,14 @@ export async function taskSheet(db: Database, viewer: Viewer, number: number): P
     happened: await happenedTo(db, row.id, people),
     conversationId: own ? conversationId : null,
     laterLetters: own
-      ? letters.filter((letter) => millis(letter.sentAt) > millis(own.sentAt)).map((letter) => ({ id: letter.id, from: letter.from, sentAt: millis(letter.sentAt), begins: newWords(letter.text, letter.parts) }))
+      ? letters
+          .filter((letter) => millis(letter.sentAt) > millis(own.sentAt))
+          .map((letter) => ({
+            id: letter.id,
+            from: letter.from,
+            sentAt: millis(letter.sentAt),
+            begins: newWords(letter.text, letter.parts),
+          }))
       : [],
   };
 }

@@ -43,11 +43,33 @@ export const FIRMS = [
 export const OUTSIDERS: readonly Outsider[] = [
   { key: "colm", name: "Colm Hartnell", address: "colm.hartnell@tidewell.example", firm: "Tidewell Town Council" },
   { key: "perpetua", name: "Perpetua Nnadi", address: "p.nnadi@ashgrove-school.example", firm: "Ashgrove School" },
-  { key: "desmond", name: "Desmond Achterberg", address: "d.achterberg@brackenfold.example", firm: "Brackenfold Housing" },
-  { key: "resident-news", name: "Brackenfold Housing", address: "news@brackenfold.example", firm: "Brackenfold Housing" },
+  {
+    key: "desmond",
+    name: "Desmond Achterberg",
+    address: "d.achterberg@brackenfold.example",
+    firm: "Brackenfold Housing",
+  },
+  {
+    key: "resident-news",
+    name: "Brackenfold Housing",
+    address: "news@brackenfold.example",
+    firm: "Brackenfold Housing",
+  },
   { key: "yolanda", name: "Yolanda Criss", address: "yolanda@pennywhistle.example", firm: "Pennywhistle Nursery" },
-  { key: "sigge", name: "Sigge Lindqvist", address: "sigge@oakreach.example", firm: "Oakreach Timber", zone: "Europe/Stockholm" },
-  { key: "marloes", name: "Marloes Dekker", address: "marloes@softfall.example", firm: "Softfall Surfacing", zone: "Europe/Amsterdam" },
+  {
+    key: "sigge",
+    name: "Sigge Lindqvist",
+    address: "sigge@oakreach.example",
+    firm: "Oakreach Timber",
+    zone: "Europe/Stockholm",
+  },
+  {
+    key: "marloes",
+    name: "Marloes Dekker",
+    address: "marloes@softfall.example",
+    firm: "Softfall Surfacing",
+    zone: "Europe/Amsterdam",
+  },
   { key: "bryn", name: "Bryn Tallis", address: "bryn@kestrel-cranes.example", firm: "Kestrel Crane Hire" },
   { key: "hattie", name: "Hattie Quill", address: "h.quill@ironbark.example", firm: "Ironbark Fixings" },
   { key: "orders", name: "Ironbark Orders", address: "orders@ironbark.example", firm: "Ironbark Fixings" },
@@ -65,12 +87,55 @@ export interface DemoProject {
 }
 
 export const PROJECTS: readonly DemoProject[] = [
-  { name: "Harbour Green", firm: "Tidewell Town Council", words: ["harbour green", "net climber", "crane", "swing post", "slipway", "drainage", "bench feet", "guard rail", "information board", "marquee", "opening", "road closure"], workstreams: ["Groundworks", "Play units", "Safety file", "Opening"] },
-  { name: "Merrow Lane", firm: "Tidewell Town Council", words: ["merrow lane", "see-saw", "basket swing"], workstreams: ["Survey", "Works"] },
-  { name: "Ashgrove yard", firm: "Ashgrove School", words: ["ashgrove", "volcano", "year 5", "governors"], workstreams: ["Design", "Timber", "Surfacing"] },
-  { name: "Brackenfold courtyard", firm: "Brackenfold Housing", words: ["brackenfold", "staircase", "courtyard", "pear tree", "washing lines"], workstreams: ["Paving", "Planting", "Inspection"] },
-  { name: "Pennywhistle garden", firm: "Pennywhistle Nursery", words: ["pennywhistle", "willow", "mud kitchen"], workstreams: ["Willow", "Mud kitchen"] },
-  { name: "Own workshop", firm: null, words: ["workshop", "holiday", "lathe", "van 2", "first aid", "saw blades", "apprentice", "drawing register"], workstreams: ["Machines", "Vans", "Office"] },
+  {
+    name: "Harbour Green",
+    firm: "Tidewell Town Council",
+    words: [
+      "harbour green",
+      "net climber",
+      "crane",
+      "swing post",
+      "slipway",
+      "drainage",
+      "bench feet",
+      "guard rail",
+      "information board",
+      "marquee",
+      "opening",
+      "road closure",
+    ],
+    workstreams: ["Groundworks", "Play units", "Safety file", "Opening"],
+  },
+  {
+    name: "Merrow Lane",
+    firm: "Tidewell Town Council",
+    words: ["merrow lane", "see-saw", "basket swing"],
+    workstreams: ["Survey", "Works"],
+  },
+  {
+    name: "Ashgrove yard",
+    firm: "Ashgrove School",
+    words: ["ashgrove", "volcano", "year 5", "governors"],
+    workstreams: ["Design", "Timber", "Surfacing"],
+  },
+  {
+    name: "Brackenfold courtyard",
+    firm: "Brackenfold Housing",
+    words: ["brackenfold", "staircase", "courtyard", "pear tree", "washing lines"],
+    workstreams: ["Paving", "Planting", "Inspection"],
+  },
+  {
+    name: "Pennywhistle garden",
+    firm: "Pennywhistle Nursery",
+    words: ["pennywhistle", "willow", "mud kitchen"],
+    workstreams: ["Willow", "Mud kitchen"],
+  },
+  {
+    name: "Own workshop",
+    firm: null,
+    words: ["workshop", "holiday", "lathe", "van 2", "first aid", "saw blades", "apprentice", "drawing register"],
+    workstreams: ["Machines", "Vans", "Office"],
+  },
 ];
 
 export const DEMO_DOMAIN = "larkmoor.example";

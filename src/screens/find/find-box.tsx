@@ -28,7 +28,12 @@ export function FindBox() {
   const [isOpen, setOpen] = useState(false);
   const [here, setHere] = useState(0);
   const asked = useDeferredValue(words.trim());
-  const { data, isFetching } = useQuery({ queryKey: ["find", asked], queryFn: () => ask<FoundView>(`/api/find?words=${encodeURIComponent(asked)}`), enabled: asked.length > 0, placeholderData: (old) => old });
+  const { data, isFetching } = useQuery({
+    queryKey: ["find", asked],
+    queryFn: () => ask<FoundView>(`/api/find?words=${encodeURIComponent(asked)}`),
+    enabled: asked.length > 0,
+    placeholderData: (old) => old,
+  });
   useKeys({ "/": () => field.current?.focus() });
   const finds: Find[] = data && asked !== "" ? findsOf(data, (at) => sayMoment(at, now)) : [];
   const go = (find: Find | undefined) => {
@@ -69,15 +74,36 @@ export function FindBox() {
           }
         }}
       />
-      <span className="pointer-events-none absolute right-3 top-[5px] text-[13px]" aria-hidden="true">/</span>
+      <span className="pointer-events-none absolute right-3 top-[5px] text-[13px]" aria-hidden="true">
+        /
+      </span>
       {isOpen && asked !== "" && (
-        <div id="finds" role="listbox" aria-label="Found" className="gloss absolute right-0 top-9 w-[420px] max-w-[calc(100vw-16px)] !max-w-[420px] text-ink max-sm:right-[-50px]">
-          {finds.length === 0 && <div className="px-2 py-2 text-soft">{isFetching ? "Looking …" : `Nothing begins with “${asked}” that you may see.`}</div>}
+        <div
+          id="finds"
+          role="listbox"
+          aria-label="Found"
+          className="gloss absolute right-0 top-9 w-[420px] max-w-[calc(100vw-16px)] !max-w-[420px] text-ink max-sm:right-[-50px]"
+        >
+          {finds.length === 0 && (
+            <div className="px-2 py-2 text-soft">
+              {isFetching ? "Looking …" : `Nothing begins with “${asked}” that you may see.`}
+            </div>
+          )}
           {finds.map((find, i) => (
             <div key={find.id}>
-              {finds[i - 1]?.group !== find.group && <div className="px-2 pb-0.5 pt-2 text-[12px] font-semibold text-soft">{find.group}</div>}
+              {finds[i - 1]?.group !== find.group && (
+                <div className="px-2 pb-0.5 pt-2 text-[12px] font-semibold text-soft">{find.group}</div>
+              )}
               {/* biome-ignore lint/a11y/useKeyWithClickEvents: keys are handled in the field, as for every combobox */}
-              <div id={`find-${i}`} role="option" aria-selected={i === here} tabIndex={-1} className={`gloss-row ${i === here ? "bg-act-wash" : ""}`} onMouseDown={(event) => event.preventDefault()} onClick={() => go(find)}>
+              <div
+                id={`find-${i}`}
+                role="option"
+                aria-selected={i === here}
+                tabIndex={-1}
+                className={`gloss-row ${i === here ? "bg-act-wash" : ""}`}
+                onMouseDown={(event) => event.preventDefault()}
+                onClick={() => go(find)}
+              >
                 <span className="min-w-0 flex-1 truncate font-semibold">{find.name}</span>
                 <span className="max-w-[45%] truncate text-[12px] text-soft">{find.note}</span>
               </div>
@@ -91,8 +117,26 @@ export function FindBox() {
 
 function findsOf(found: FoundView, say: (at: number) => string): Find[] {
   return [
-    ...found.tasks.map((task) => ({ id: `t${task.slug}`, href: `/tasks/${task.slug}`, group: "Tasks", name: task.title, note: `${task.reference}, ${task.state}` })),
-    ...found.letters.map((letter) => ({ id: `l${letter.id}`, href: `/letters/${letter.id}`, group: "Letters", name: letter.subject || "(no subject)", note: `${letter.from}, ${say(letter.sentAt)}` })),
-    ...found.people.map((person) => ({ id: `p${person.id}`, href: person.isTeam ? "/tasks" : `/tasks?whose=theirs`, group: "People", name: person.name, note: `${person.firm ? `${person.firm}, ` : ""}${person.address}` })),
+    ...found.tasks.map((task) => ({
+      id: `t${task.slug}`,
+      href: `/tasks/${task.slug}`,
+      group: "Tasks",
+      name: task.title,
+      note: `${task.reference}, ${task.state}`,
+    })),
+    ...found.letters.map((letter) => ({
+      id: `l${letter.id}`,
+      href: `/letters/${letter.id}`,
+      group: "Letters",
+      name: letter.subject || "(no subject)",
+      note: `${letter.from}, ${say(letter.sentAt)}`,
+    })),
+    ...found.people.map((person) => ({
+      id: `p${person.id}`,
+      href: person.isTeam ? "/tasks" : `/tasks?whose=theirs`,
+      group: "People",
+      name: person.name,
+      note: `${person.firm ? `${person.firm}, ` : ""}${person.address}`,
+    })),
   ];
 }

@@ -18,7 +18,11 @@ function figure(count: number): string {
 /** The line of stations: the work in its order, each with how much is in it. */
 function Stations({ first }: { first: CountsView }) {
   const path = usePathname();
-  const { data: counts } = useQuery({ queryKey: ["counts"], queryFn: () => ask<CountsView>("/api/counts"), initialData: first });
+  const { data: counts } = useQuery({
+    queryKey: ["counts"],
+    queryFn: () => ask<CountsView>("/api/counts"),
+    initialData: first,
+  });
   const stations = [
     { href: "/sort", name: "Sort", count: counts.sort, late: 0 },
     { href: "/tasks", name: "Tasks", count: counts.tasks, late: counts.late },
@@ -43,12 +47,17 @@ function Stations({ first }: { first: CountsView }) {
 
 /** The frame around every screen: the bar, the clock, the live connection, and the line that says what happened. */
 export function HouseFrame({ house, counts, children }: { house: HouseView; counts: CountsView; children: ReactNode }) {
-  const [queries] = useState(() => new QueryClient({ defaultOptions: { queries: { staleTime: 15_000, retry: 1, refetchOnWindowFocus: true } } }));
+  const [queries] = useState(
+    () => new QueryClient({ defaultOptions: { queries: { staleTime: 15_000, retry: 1, refetchOnWindowFocus: true } } }),
+  );
   return (
     <QueryClientProvider client={queries}>
       <HouseProvider house={house}>
         <SaysProvider>
-          <a href="#station" className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:m-2 focus:rounded focus:bg-pan focus:px-3 focus:py-2">
+          <a
+            href="#station"
+            className="sr-only focus:not-sr-only focus:absolute focus:z-50 focus:m-2 focus:rounded focus:bg-pan focus:px-3 focus:py-2"
+          >
             To the work
           </a>
           <div className="flex h-dvh flex-col overflow-hidden">

@@ -3,8 +3,8 @@
 import { Dialog, DialogPanel, DialogTitle, Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
 import { useEffect, useState } from "react";
 import { useHouse } from "../parts/house";
-import { PersonLabel } from "../parts/marks";
 import { useKeys } from "../parts/keys";
+import { PersonLabel } from "../parts/marks";
 
 const THEMES = [
   ["enamel", "Enamel (light)"],
@@ -20,9 +20,40 @@ function setTheme(theme: (typeof THEMES)[number][0]): void {
 }
 
 const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])[] = [
-  ["In Sort", [["Enter", "keep all slips shown, and on to the next"], ["K", "keep the lit slip"], ["X", "brush off the lit slip"], ["N", "nothing to do"], ["U", "undo"], ["↓ ↑", "next and previous slip"], ["→ ←", "next and previous conversation"], ["O E R T", "owner, by when, priority, title of the lit slip"], ["G", "where the conversation goes"], ["S", "slip from the words marked, or typed"]]],
-  ["In Tasks", [["↓ ↑", "next and previous task"], ["D", "done, or to begin again"], ["O E R T", "owner, by when, priority, title"], ["A", "a new task"], ["C", "a note"], ["L", "open the letter"], ["U", "undo"]]],
-  ["Everywhere", [["/", "find"], ["?", "these keys"]]],
+  [
+    "In Sort",
+    [
+      ["Enter", "keep all slips shown, and on to the next"],
+      ["K", "keep the lit slip"],
+      ["X", "brush off the lit slip"],
+      ["N", "nothing to do"],
+      ["U", "undo"],
+      ["↓ ↑", "next and previous slip"],
+      ["→ ←", "next and previous conversation"],
+      ["O E R T", "owner, by when, priority, title of the lit slip"],
+      ["G", "where the conversation goes"],
+      ["S", "slip from the words marked, or typed"],
+    ],
+  ],
+  [
+    "In Tasks",
+    [
+      ["↓ ↑", "next and previous task"],
+      ["D", "done, or to begin again"],
+      ["O E R T", "owner, by when, priority, title"],
+      ["A", "a new task"],
+      ["C", "a note"],
+      ["L", "open the letter"],
+      ["U", "undo"],
+    ],
+  ],
+  [
+    "Everywhere",
+    [
+      ["/", "find"],
+      ["?", "these keys"],
+    ],
+  ],
 ];
 
 /** What is one's own: the theme, the keys, and the way out. */
@@ -57,7 +88,9 @@ export function MyMenu() {
                   remember(id);
                 }}
               >
-                <span aria-hidden="true" className="w-3">{theme === id ? "•" : ""}</span>
+                <span aria-hidden="true" className="w-3">
+                  {theme === id ? "•" : ""}
+                </span>
                 {name}
                 {theme === id && <span className="sr-only">, in use</span>}
               </button>
@@ -83,7 +116,9 @@ export function MyMenu() {
         <div className="fixed inset-0 flex items-center justify-center p-4">
           <DialogPanel className="pan max-h-full w-[560px] overflow-auto p-6">
             <DialogTitle className="text-[18px]">Keys</DialogTitle>
-            <p className="mt-1 text-[13px] text-soft">Every key has a button on the screen. They rest while you type.</p>
+            <p className="mt-1 text-[13px] text-soft">
+              Every key has a button on the screen. They rest while you type.
+            </p>
             {KEYS.map(([where, rows]) => (
               <section key={where} className="mt-4">
                 <h3 className="text-[14px]">{where}</h3>

@@ -14,7 +14,13 @@ export function FileList({ files }: { files: readonly (LetterFile & { readonly l
   return (
     <>
       {files.map((file) => (
-        <a key={`${file.letterId}-${file.index}`} href={`/api/letters/${file.letterId}/files/${file.index}`} download={file.name} className="max-w-56 truncate rounded-lg border border-edge px-[9px] py-[3px] text-[12px] text-soft hover:border-tie" title={`Save ${file.name}`}>
+        <a
+          key={`${file.letterId}-${file.index}`}
+          href={`/api/letters/${file.letterId}/files/${file.index}`}
+          download={file.name}
+          className="max-w-56 truncate rounded-lg border border-edge px-[9px] py-[3px] text-[12px] text-soft hover:border-tie"
+          title={`Save ${file.name}`}
+        >
           <b className="font-semibold text-ink">{file.name}</b> {saySize(file.size)}
         </a>
       ))}
@@ -23,14 +29,26 @@ export function FileList({ files }: { files: readonly (LetterFile & { readonly l
 }
 
 /** The foot of a letter: its files, and the way to the letter as it came. */
-export function LetterFoot({ letterId, files }: { letterId: string; files: readonly (LetterFile & { readonly letterId: string })[] }) {
+export function LetterFoot({
+  letterId,
+  files,
+}: {
+  letterId: string | null;
+  files: readonly (LetterFile & { readonly letterId: string })[];
+}) {
   return (
     <div className="flex min-h-[42px] flex-none flex-wrap items-center gap-x-[10px] gap-y-1 border-t border-hairline py-1.5 text-[12px]">
-      {files.length > 0 && <span className="text-soft">{files.length} {files.length === 1 ? "file" : "files"}</span>}
+      {files.length > 0 && (
+        <span className="text-soft">
+          {files.length} {files.length === 1 ? "file" : "files"}
+        </span>
+      )}
       <FileList files={files} />
-      <Link href={`/letters/${letterId}`} className="word ml-auto text-soft">
-        the letter as it came
-      </Link>
+      {letterId && (
+        <Link href={`/letters/${letterId}`} className="word ml-auto text-soft">
+          the letter as it came
+        </Link>
+      )}
     </div>
   );
 }

@@ -13,7 +13,10 @@ function useRecipients(letter: LetterView): string {
     const shown = people.slice(0, 4).map((who) => (who.address === me.address ? "you" : who.name || who.address));
     return shown.join(", ") + (people.length > 4 ? ` and ${people.length - 4} more` : "");
   };
-  const parts = [letter.to.length > 0 ? `to ${names(letter.to)}` : "to nobody named", letter.cc.length > 0 ? `copy to ${names(letter.cc)}` : ""];
+  const parts = [
+    letter.to.length > 0 ? `to ${names(letter.to)}` : "to nobody named",
+    letter.cc.length > 0 ? `copy to ${names(letter.cc)}` : "",
+  ];
   return parts.filter(Boolean).join(" · ");
 }
 

@@ -10,7 +10,15 @@ import { LetterHead, useWritten } from "./letter-head";
 import { LetterText, type MarkedPassage } from "./letter-text";
 
 /** A whole letter at its lasting address, with the passage lit that led here, and its place in the conversation. */
-export function LetterScreen({ letter, conversation, lit }: { letter: LetterView | null; conversation: ConversationView | null; lit: { start: number; end: number } | null }) {
+export function LetterScreen({
+  letter,
+  conversation,
+  lit,
+}: {
+  letter: LetterView | null;
+  conversation: ConversationView | null;
+  lit: { start: number; end: number } | null;
+}) {
   if (!letter || !conversation) {
     return (
       <section className="pan m-4 flex flex-1 flex-col items-center justify-center gap-2">
@@ -30,39 +38,67 @@ export function LetterScreen({ letter, conversation, lit }: { letter: LetterView
 function Paper({ letter, lit }: { letter: LetterView; lit: { start: number; end: number } | null }) {
   const [isLaidOut, layOut] = useState(false);
   const box = useRef<HTMLDivElement>(null);
-  const passages: MarkedPassage[] = lit ? [{ id: "lit", start: lit.start, end: Math.min(lit.end, letter.text.length), kind: null, number: null }] : [];
+  const passages: MarkedPassage[] = lit
+    ? [{ id: "lit", start: lit.start, end: Math.min(lit.end, letter.text.length), kind: null, number: null }]
+    : [];
   useEffect(() => {
     if (lit) box.current?.querySelector('[data-passage="lit"]')?.scrollIntoView({ block: "center" });
   }, [lit]);
   return (
     <section className="pan flex min-h-0 flex-col max-sm:min-h-[70vh]" aria-label="The letter">
       <div ref={box} className="flex min-h-0 flex-1 flex-col overflow-y-auto px-[30px] pt-[17px] max-sm:px-4">
-        <h1 className="mb-2 text-[20.8px] leading-[27px] tracking-[-.012em] [overflow-wrap:anywhere]">{letter.subject || "(no subject)"}</h1>
+        <h1 className="mb-2 text-[20.8px] leading-[27px] tracking-[-.012em] [overflow-wrap:anywhere]">
+          {letter.subject || "(no subject)"}
+        </h1>
         <LetterHead letter={letter} />
         {letter.hasHtml && (
-          <div className="mt-3 flex gap-2" role="group" aria-label="How the letter is shown">
-            <button type="button" className={`btn is-small ${isLaidOut ? "is-line" : ""}`} aria-pressed={!isLaidOut} onClick={() => layOut(false)}>
+          <fieldset className="mt-3 flex gap-2">
+            <legend className="sr-only">How the letter is shown</legend>
+            <button
+              type="button"
+              className={`btn is-small ${isLaidOut ? "is-line" : ""}`}
+              aria-pressed={!isLaidOut}
+              onClick={() => layOut(false)}
+            >
               Its words
             </button>
-            <button type="button" className={`btn is-small ${isLaidOut ? "" : "is-line"}`} aria-pressed={isLaidOut} onClick={() => layOut(true)}>
+            <button
+              type="button"
+              className={`btn is-small ${isLaidOut ? "" : "is-line"}`}
+              aria-pressed={isLaidOut}
+              onClick={() => layOut(true)}
+            >
               As it was laid out
             </button>
-            <span className="self-center text-[12px] text-soft">{isLaidOut ? "Pictures from elsewhere stay off: they would tell the sender that you looked." : ""}</span>
-          </div>
+            <span className="self-center text-[12px] text-soft">
+              {isLaidOut ? "Pictures from elsewhere stay off: they would tell the sender that you looked." : ""}
+            </span>
+          </fieldset>
         )}
         <div className="mt-4 flex max-w-[680px] flex-1 flex-col">
           {letter.unreadable ? (
             <>
               <p className="font-semibold text-late">{letter.unreadable}</p>
-              <iframe title="The file as it came" src={`/api/letters/${letter.id}/raw?show=1`} sandbox="" className="my-2 min-h-80 w-full flex-1 rounded-[3px] border border-edge bg-white" />
+              <iframe
+                title="The file as it came"
+                src={`/api/letters/${letter.id}/raw?show=1`}
+                sandbox=""
+                className="my-2 min-h-80 w-full flex-1 rounded-[3px] border border-edge bg-white"
+              />
             </>
           ) : isLaidOut ? (
-            <iframe title="The letter as it was laid out" src={`/api/letters/${letter.id}/laid-out`} sandbox="allow-popups allow-popups-to-escape-sandbox" referrerPolicy="no-referrer" className="mb-3 min-h-96 w-full flex-1 rounded-[3px] border border-edge bg-white" />
+            <iframe
+              title="The letter as it was laid out"
+              src={`/api/letters/${letter.id}/laid-out`}
+              sandbox="allow-popups allow-popups-to-escape-sandbox"
+              referrerPolicy="no-referrer"
+              className="mb-3 min-h-96 w-full flex-1 rounded-[3px] border border-edge bg-white"
+            />
           ) : (
             <LetterText letter={letter} passages={passages} litId="lit" />
           )}
         </div>
-        <LetterFoot letterId={letter.id} files={letter.files.map((file) => ({ ...file, letterId: letter.id }))} />
+        <LetterFoot letterId={null} files={letter.files.map((file) => ({ ...file, letterId: letter.id }))} />
       </div>
     </section>
   );
@@ -78,7 +114,9 @@ function Aside({ letter, conversation }: { letter: LetterView; conversation: Con
         <a href={`/api/letters/${letter.id}/raw`} className="btn w-full justify-center" download>
           Save as .eml
         </a>
-        <p className="mt-2 text-[12px] text-soft">Byte for byte as it came: {letter.size.toLocaleString("en")} bytes, SHA-256 {letter.sha256.slice(0, 12)}…</p>
+        <p className="mt-2 text-[12px] text-soft">
+          Byte for byte as it came: {letter.size.toLocaleString("en")} bytes, SHA-256 {letter.sha256.slice(0, 12)}…
+        </p>
       </div>
       <dl className="grid grid-cols-[62px_1fr] gap-y-1.5">
         <dt className="text-soft">Written</dt>
@@ -122,7 +160,11 @@ function Aside({ letter, conversation }: { letter: LetterView; conversation: Con
         <ul className="mt-1">
           {conversation.letters.map((one) => (
             <li key={one.id}>
-              <Link href={`/letters/${one.id}`} aria-current={one.id === letter.id ? "page" : undefined} className={`block rounded-lg px-2 py-1.5 hover:bg-wash ${one.id === letter.id ? "here" : ""}`}>
+              <Link
+                href={`/letters/${one.id}`}
+                aria-current={one.id === letter.id ? "page" : undefined}
+                className={`block rounded-lg px-2 py-1.5 hover:bg-wash ${one.id === letter.id ? "here" : ""}`}
+              >
                 <b className="block">{one.from.name}</b>
                 <span className="text-[12px] text-soft">{sayMomentFully(one.sentAt, now.zone, now)}</span>
               </Link>

@@ -78,7 +78,12 @@ function ParagraphText({ paragraph, letter, passages, litId, onPick }: TextProps
     <p className="whitespace-pre-wrap" data-offset={paragraph.start}>
       {piecesOf(paragraph.start, paragraph.end, passages).map((piece) => {
         const { passage } = piece;
-        if (!passage) return <span key={piece.start} data-offset={piece.start}>{words(text, piece.start, piece.end, paragraph.softBreaks)}</span>;
+        if (!passage)
+          return (
+            <span key={piece.start} data-offset={piece.start}>
+              {words(text, piece.start, piece.end, paragraph.softBreaks)}
+            </span>
+          );
         const isFirst = piece.start === passage.start;
         const isLast = piece.end === passage.end;
         // Corners and numbers stay with the word beside them: alone at the end of a line they would say nothing.
@@ -95,13 +100,18 @@ function ParagraphText({ paragraph, letter, passages, litId, onPick }: TextProps
                   <span data-offset={piece.start}>{text.slice(piece.start, headEnd)}</span>
                 </span>
               )}
-              <span data-offset={isFirst ? headEnd : piece.start}>{words(text, isFirst ? headEnd : piece.start, isLast ? tailStart : piece.end, paragraph.softBreaks)}</span>
+              <span data-offset={isFirst ? headEnd : piece.start}>
+                {words(text, isFirst ? headEnd : piece.start, isLast ? tailStart : piece.end, paragraph.softBreaks)}
+              </span>
             </span>
             {isLast && (
               <span className="whitespace-nowrap">
                 {/* biome-ignore lint/a11y/useKeyWithClickEvents: as above */}
                 {/* biome-ignore lint/a11y/noStaticElementInteractions: as above */}
-                <span className={`passage ${litId === passage.id ? "is-lit" : ""}`} onClick={() => onPick?.(passage.id)}>
+                <span
+                  className={`passage ${litId === passage.id ? "is-lit" : ""}`}
+                  onClick={() => onPick?.(passage.id)}
+                >
                   <span data-offset={tailStart}>{text.slice(tailStart, piece.end)}</span>
                   <i className="corner-close" />
                 </span>
@@ -132,22 +142,62 @@ export function LetterText(props: TextProps) {
   return (
     <div className="letter" data-letter={props.letter.id}>
       {groups.map((group, i) => {
-        const isMarked = group.paragraphs.some((paragraph) => props.passages.some((passage) => passage.start < paragraph.end && passage.end > paragraph.start));
-        const content = group.paragraphs.map((paragraph) => <ParagraphText key={paragraph.start} {...props} paragraph={paragraph} />);
-        return group.kind === "new" ? <div key={i}>{content}</div> : <Folded key={i} kind={group.kind} isOpenAtFirst={isAllOld || isMarked || group.kind === "forwarded"} count={group.paragraphs.length}>{content}</Folded>;
+        const isMarked = group.paragraphs.some((paragraph) =>
+          props.passages.some((passage) => passage.start < paragraph.end && passage.end > paragraph.start),
+        );
+        const content = group.paragraphs.map((paragraph) => (
+          <ParagraphText key={paragraph.start} {...props} paragraph={paragraph} />
+        ));
+        return group.kind === "new" ? (
+          <div key={i}>{content}</div>
+        ) : (
+          <Folded
+            key={i}
+            kind={group.kind}
+            isOpenAtFirst={isAllOld || isMarked || group.kind === "forwarded"}
+            count={group.paragraphs.length}
+          >
+            {content}
+          </Folded>
+        );
       })}
-      {paragraphs.length === 0 && <p className="text-soft font-[inherit]">{props.letter.files.length > 0 ? "There are no words in this letter, only files." : "This letter is empty."}</p>}
+      {paragraphs.length === 0 && (
+        <p className="text-soft font-[inherit]">
+          {props.letter.files.length > 0 ? "There are no words in this letter, only files." : "This letter is empty."}
+        </p>
+      )}
     </div>
   );
 }
 
-const FOLD_NAMES: Readonly<Record<Paragraph["kind"], string>> = { new: "", quoted: "quoted text", signature: "the signature", forwarded: "the forwarded letter" };
+const FOLD_NAMES: Readonly<Record<Paragraph["kind"], string>> = {
+  new: "",
+  quoted: "quoted text",
+  signature: "the signature",
+  forwarded: "the forwarded letter",
+};
 
-function Folded({ kind, isOpenAtFirst, count, children }: { kind: Paragraph["kind"]; isOpenAtFirst: boolean; count: number; children: ReactNode }) {
+function Folded({
+  kind,
+  isOpenAtFirst,
+  count,
+  children,
+}: {
+  kind: Paragraph["kind"];
+  isOpenAtFirst: boolean;
+  count: number;
+  children: ReactNode;
+}) {
   const [isOpen, setOpen] = useState(isOpenAtFirst);
   return (
     <div className="mb-3">
-      <button type="button" className="folded" style={{ fontFamily: "var(--font-ui)" }} aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+      <button
+        type="button"
+        className="folded"
+        style={{ fontFamily: "var(--font-ui)" }}
+        aria-expanded={isOpen}
+        onClick={() => setOpen(!isOpen)}
+      >
         {isOpen ? "Fold" : "Show"} {FOLD_NAMES[kind]} · {count} {count === 1 ? "paragraph" : "paragraphs"}
       </button>
       {isOpen && <div className="mt-2 border-l-0 pl-4 text-soft">{children}</div>}

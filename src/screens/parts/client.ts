@@ -15,7 +15,8 @@ async function sentenceOf(response: Response): Promise<string> {
 }
 
 function toSignIn(): void {
-  if (!location.pathname.startsWith("/sign-in")) location.assign(`/sign-in?then=${encodeURIComponent(location.pathname + location.search)}`);
+  if (!location.pathname.startsWith("/sign-in"))
+    location.assign(`/sign-in?then=${encodeURIComponent(location.pathname + location.search)}`);
 }
 
 /** Asks the server for something; throws `ServerSaysNo` with the sentence to show. */
@@ -41,14 +42,22 @@ export async function act(name: string, input: unknown): Promise<Acted> {
   const key = crypto.randomUUID();
   for (let attempt = 0; ; attempt += 1) {
     try {
-      const response = await fetch("/api/acts", { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify({ name, input, key }) });
+      const response = await fetch("/api/acts", {
+        method: "POST",
+        headers: { "content-type": "application/json" },
+        body: JSON.stringify({ name, input, key }),
+      });
       if (response.status === 401) toSignIn();
       if (!response.ok) throw new ServerSaysNo(await sentenceOf(response), response.status);
       return (await response.json()) as Acted;
     } catch (error) {
       if (error instanceof ServerSaysNo) throw error;
       const pause = PAUSES_MS[attempt];
-      if (pause === undefined) throw new ServerSaysNo("The server cannot be reached. What you typed is still here; try again when the connection is back.", 0);
+      if (pause === undefined)
+        throw new ServerSaysNo(
+          "The server cannot be reached. What you typed is still here; try again when the connection is back.",
+          0,
+        );
       await new Promise((resolve) => setTimeout(resolve, pause));
     }
   }

@@ -4,7 +4,9 @@ import { useEffect, useRef } from "react";
 export type KeyTable = Readonly<Record<string, (event: KeyboardEvent) => void>>;
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName));
+  return (
+    target instanceof HTMLElement && (target.isContentEditable || /^(?:INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+  );
 }
 
 /** Whether a list or menu is open, whose keys go first. */
@@ -18,9 +20,22 @@ export function useKeys(table: KeyTable): void {
   current.current = table;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target) || isMenuOpen()) return;
+      if (
+        event.defaultPrevented ||
+        event.ctrlKey ||
+        event.metaKey ||
+        event.altKey ||
+        isTyping(event.target) ||
+        isMenuOpen()
+      )
+        return;
       // A focused button or link keeps Enter and Space for itself.
-      if ((event.key === "Enter" || event.key === " ") && event.target instanceof HTMLElement && /^(?:BUTTON|A|SUMMARY)$/.test(event.target.tagName)) return;
+      if (
+        (event.key === "Enter" || event.key === " ") &&
+        event.target instanceof HTMLElement &&
+        /^(?:BUTTON|A|SUMMARY)$/.test(event.target.tagName)
+      )
+        return;
       const run = current.current[event.key.length === 1 ? event.key.toLowerCase() : event.key];
       if (!run) return;
       event.preventDefault();

@@ -18,7 +18,10 @@ export interface HowShown {
  * Performs acts one after the other, shown at once and taken back visibly where they fail. `undo` takes back the last one
  * of this screen, or the person's latest.
  */
-export function useActs(): { run: (name: string, input: unknown, how?: HowShown) => Promise<boolean>; undo: (onDone?: (done: Acted) => void) => Promise<boolean> } {
+export function useActs(): {
+  run: (name: string, input: unknown, how?: HowShown) => Promise<boolean>;
+  undo: (onDone?: (done: Acted) => void) => Promise<boolean>;
+} {
   const queries = useQueryClient();
   const say = useSay();
   const queue = useRef<Promise<unknown>>(Promise.resolve());
@@ -35,14 +38,23 @@ export function useActs(): { run: (name: string, input: unknown, how?: HowShown)
             const { entryId } = done;
             say({
               text,
-              action: how.canUndo !== false && entryId ? { label: "Undo", run: () => void runRef.current("undo", { entryId }, { says: () => "Undone.", canUndo: false }) } : undefined,
+              action:
+                how.canUndo !== false && entryId
+                  ? {
+                      label: "Undo",
+                      run: () => void runRef.current("undo", { entryId }, { says: () => "Undone.", canUndo: false }),
+                    }
+                  : undefined,
             });
           }
           await queries.invalidateQueries();
           return true;
         } catch (error) {
           takeBack?.();
-          say({ text: error instanceof ServerSaysNo ? error.message : "Something went wrong. Nothing was changed.", isFault: true });
+          say({
+            text: error instanceof ServerSaysNo ? error.message : "Something went wrong. Nothing was changed.",
+            isFault: true,
+          });
           void queries.invalidateQueries();
           return false;
         }
@@ -55,6 +67,10 @@ export function useActs(): { run: (name: string, input: unknown, how?: HowShown)
   const runRef = useRef(run);
   runRef.current = run;
 
-  const undo = useCallback((onDone?: (done: Acted) => void) => run("undo", { entryId: null }, { says: () => "Undone.", onDone, canUndo: false }), [run]);
+  const undo = useCallback(
+    (onDone?: (done: Acted) => void) =>
+      run("undo", { entryId: null }, { says: () => "Undone.", onDone, canUndo: false }),
+    [run],
+  );
   return { run, undo };
 }

@@ -19,9 +19,17 @@ export function SetUpScreen() {
     event.preventDefault();
     setFault(null);
     const values = Object.fromEntries(new FormData(event.currentTarget));
-    const response = await fetch("/api/set-up", { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(values) }).catch(() => null);
+    const response = await fetch("/api/set-up", {
+      method: "POST",
+      headers: { "content-type": "application/json" },
+      body: JSON.stringify(values),
+    }).catch(() => null);
     if (response?.ok) location.assign("/sign-in");
-    else setFault((await response?.json().catch(() => null))?.says ?? "The server cannot be reached. What you typed is still here.");
+    else
+      setFault(
+        (await response?.json().catch(() => null))?.says ??
+          "The server cannot be reached. What you typed is still here.",
+      );
   };
   return (
     <main className="flex min-h-dvh items-start justify-center p-4 pt-[8vh]">
@@ -32,7 +40,14 @@ export function SetUpScreen() {
           {FIELDS.map(([name, label, type, autoComplete]) => (
             <label key={name} className="flex flex-col gap-1">
               <span className="text-[13px] font-semibold">{label}</span>
-              <input className="field" name={name} type={type} autoComplete={autoComplete} required {...(name === "zone" ? { value: zone, onChange: (event) => setZone(event.target.value) } : {})} />
+              <input
+                className="field"
+                name={name}
+                type={type}
+                autoComplete={autoComplete}
+                required
+                {...(name === "zone" ? { value: zone, onChange: (event) => setZone(event.target.value) } : {})}
+              />
             </label>
           ))}
           {fault && (

@@ -7,11 +7,23 @@ import { PersonLabel } from "../parts/marks";
 const WRONG = "This address and password do not belong together. Check both; nothing else has happened.";
 
 async function post(path: string, body: unknown): Promise<Response | null> {
-  return fetch(path, { method: "POST", headers: { "content-type": "application/json" }, body: JSON.stringify(body) }).catch(() => null);
+  return fetch(path, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(body),
+  }).catch(() => null);
 }
 
 /** Signing in with e-mail and password; in the demo also with one click on a person. */
-export function SignInScreen({ organisation, demoPeople, then }: { organisation: string; demoPeople: readonly PersonView[]; then: string }) {
+export function SignInScreen({
+  organisation,
+  demoPeople,
+  then,
+}: {
+  organisation: string;
+  demoPeople: readonly PersonView[];
+  then: string;
+}) {
   const [fault, setFault] = useState<string | null>(null);
   const [isBusy, setBusy] = useState(false);
   const enter = async (answer: Promise<Response | null>) => {
@@ -21,13 +33,23 @@ export function SignInScreen({ organisation, demoPeople, then }: { organisation:
     if (response?.ok) location.assign(then);
     else {
       setBusy(false);
-      setFault(!response ? "The server cannot be reached. Try again." : response.status === 429 ? "Too many tries. Wait a minute, then try again." : response.status === 401 ? WRONG : `The server answered ${response.status}. Try again.`);
+      setFault(
+        !response
+          ? "The server cannot be reached. Try again."
+          : response.status === 429
+            ? "Too many tries. Wait a minute, then try again."
+            : response.status === 401
+              ? WRONG
+              : `The server answered ${response.status}. Try again.`,
+      );
     }
   };
   const onSubmit = (event: FormEvent<HTMLFormElement>) => {
     event.preventDefault();
     const form = new FormData(event.currentTarget);
-    void enter(post("/api/auth/sign-in/email", { email: String(form.get("email")).trim(), password: form.get("password") }));
+    void enter(
+      post("/api/auth/sign-in/email", { email: String(form.get("email")).trim(), password: form.get("password") }),
+    );
   };
   return (
     <div className="flex min-h-dvh flex-col">
@@ -43,7 +65,14 @@ export function SignInScreen({ organisation, demoPeople, then }: { organisation:
           <form className="mt-5 flex flex-col gap-4" onSubmit={onSubmit}>
             <label className="flex flex-col gap-1">
               <span className="text-[13px] font-semibold">E-mail</span>
-              <input className="field" type="email" name="email" autoComplete="username" required autoFocus={demoPeople.length === 0} />
+              <input
+                className="field"
+                type="email"
+                name="email"
+                autoComplete="username"
+                required
+                autoFocus={demoPeople.length === 0}
+              />
             </label>
             <label className="flex flex-col gap-1">
               <span className="text-[13px] font-semibold">Password</span>
@@ -66,7 +95,12 @@ export function SignInScreen({ organisation, demoPeople, then }: { organisation:
             <ul className="mt-3 flex flex-col">
               {demoPeople.map((person) => (
                 <li key={person.id} className="border-b border-hairline last:border-0">
-                  <button type="button" disabled={isBusy} className="flex w-full items-center gap-3 rounded-lg px-2 py-2 text-left hover:bg-act-wash" onClick={() => void enter(post("/api/demo-sign-in", { personId: person.id }))}>
+                  <button
+                    type="button"
+                    disabled={isBusy}
+                    className="flex w-full items-center gap-3 rounded-lg px-2 py-2 text-left hover:bg-act-wash"
+                    onClick={() => void enter(post("/api/demo-sign-in", { personId: person.id }))}
+                  >
                     <PersonLabel initials={person.initials} name={person.name} isTeam size="large" />
                     <span>
                       <b className="block">{person.name}</b>

@@ -14,8 +14,16 @@ export function numbersOf(slips: readonly SlipView[]): ReadonlyMap<string, numbe
   return new Map(shown.map((slip, i) => [slip.id, i + 1]));
 }
 
-function passagesIn(letter: LetterView, slips: readonly SlipView[], numbers: ReadonlyMap<string, number>): MarkedPassage[] {
-  return slips.flatMap((slip) => (slip.letterId === letter.id && slip.start !== null && slip.end !== null && slip.state !== "brushed off" ? [{ id: slip.id, start: slip.start, end: slip.end, kind: slip.kind, number: numbers.get(slip.id) ?? null }] : []));
+function passagesIn(
+  letter: LetterView,
+  slips: readonly SlipView[],
+  numbers: ReadonlyMap<string, number>,
+): MarkedPassage[] {
+  return slips.flatMap((slip) =>
+    slip.letterId === letter.id && slip.start !== null && slip.end !== null && slip.state !== "brushed off"
+      ? [{ id: slip.id, start: slip.start, end: slip.end, kind: slip.kind, number: numbers.get(slip.id) ?? null }]
+      : [],
+  );
 }
 
 /** A letter that could not be read, as it came. */
@@ -23,44 +31,89 @@ function Unreadable({ letter }: { letter: LetterView }) {
   return (
     <div className="text-[13px]">
       <p className="font-semibold text-late">{letter.unreadable}</p>
-      <p className="mb-2 text-soft">It is kept as it came, {letter.size.toLocaleString("en")} bytes. You can save it, make a task of it, or say that there is nothing to do.</p>
-      <iframe title="The file as it came" src={`/api/letters/${letter.id}/raw?show=1`} sandbox="" className="h-72 w-full rounded-[3px] border border-edge bg-white" />
+      <p className="mb-2 text-soft">
+        It is kept as it came, {letter.size.toLocaleString("en")} bytes. You can save it, make a task of it, or say that
+        there is nothing to do.
+      </p>
+      <iframe
+        title="The file as it came"
+        src={`/api/letters/${letter.id}/raw?show=1`}
+        sandbox=""
+        className="h-72 w-full rounded-[3px] border border-edge bg-white"
+      />
     </div>
   );
 }
 
-function OneLetter(props: { letter: LetterView; slips: readonly SlipView[]; numbers: ReadonlyMap<string, number>; litId: string | null; onPick: (id: string) => void }) {
+function OneLetter(props: {
+  letter: LetterView;
+  slips: readonly SlipView[];
+  numbers: ReadonlyMap<string, number>;
+  litId: string | null;
+  onPick: (id: string) => void;
+}) {
   return (
     <article className="mb-4" aria-label={`Letter from ${props.letter.from.name}`}>
       <LetterHead letter={props.letter} />
-      <div className="mt-3">{props.letter.unreadable ? <Unreadable letter={props.letter} /> : <LetterText letter={props.letter} passages={passagesIn(props.letter, props.slips, props.numbers)} litId={props.litId} onPick={props.onPick} />}</div>
+      <div className="mt-3">
+        {props.letter.unreadable ? (
+          <Unreadable letter={props.letter} />
+        ) : (
+          <LetterText
+            letter={props.letter}
+            passages={passagesIn(props.letter, props.slips, props.numbers)}
+            litId={props.litId}
+            onPick={props.onPick}
+          />
+        )}
+      </div>
     </article>
   );
 }
 
 /** The letters of a conversation: from the first with something open (or the newest) on in full, earlier ones folded. */
-export function ConversationLetters(props: { conversation: ConversationView; litId: string | null; onPick: (id: string) => void }) {
+export function ConversationLetters(props: {
+  conversation: ConversationView;
+  litId: string | null;
+  onPick: (id: string) => void;
+}) {
   const { letters, slips } = props.conversation;
   const { now } = useToday();
   const today = dayOf(now);
   const [areEarlierShown, showEarlier] = useState(false);
-  const firstOpen = letters.findIndex((letter) => slips.some((slip) => slip.letterId === letter.id && slip.state === "proposed"));
+  const firstOpen = letters.findIndex((letter) =>
+    slips.some((slip) => slip.letterId === letter.id && slip.state === "proposed"),
+  );
   const from = firstOpen === -1 ? letters.length - 1 : firstOpen;
   const earlier = letters.slice(0, Math.max(0, from));
   const numbers = numbersOf(slips);
-  const day = (letter: LetterView | undefined) => (letter ? sayDay(dayOf({ at: letter.sentAt, zone: now.zone }), today) : "");
+  const day = (letter: LetterView | undefined) =>
+    letter ? sayDay(dayOf({ at: letter.sentAt, zone: now.zone }), today) : "";
   const ours = [...earlier].reverse().find((letter) => letter.from.isTeam);
   const shown = areEarlierShown ? letters : letters.slice(Math.max(0, from));
   return (
     <>
       {earlier.length > 0 && (
-        <button type="button" className="folded mb-3" aria-expanded={areEarlierShown} onClick={() => showEarlier(!areEarlierShown)}>
-          {areEarlierShown ? "Fold" : ""} {earlier.length} earlier {earlier.length === 1 ? "message" : "messages"} since {day(earlier[0])}
+        <button
+          type="button"
+          className="folded mb-3"
+          aria-expanded={areEarlierShown}
+          onClick={() => showEarlier(!areEarlierShown)}
+        >
+          {areEarlierShown ? "Fold" : ""} {earlier.length} earlier {earlier.length === 1 ? "message" : "messages"} since{" "}
+          {day(earlier[0])}
           {ours ? ` · last from ${ours.from.name.split(" ")[0]} on ${day(ours)}` : ""}
         </button>
       )}
       {shown.map((letter) => (
-        <OneLetter key={letter.id} letter={letter} slips={slips} numbers={numbers} litId={props.litId} onPick={props.onPick} />
+        <OneLetter
+          key={letter.id}
+          letter={letter}
+          slips={slips}
+          numbers={numbers}
+          litId={props.litId}
+          onPick={props.onPick}
+        />
       ))}
     </>
   );

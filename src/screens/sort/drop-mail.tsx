@@ -45,21 +45,47 @@ export function DropMail({ children }: { children: (choose: () => void) => React
     const total = files.reduce((sum, file) => sum + file.size, 0) || 1;
     let before = 0;
     for (const file of files) {
-      const show = (bytes: number, isDone = false) => setProgress({ name: file.name, share: Math.min(1, (before + bytes) / total), fresh, here, faults: [...faults], isDone });
+      const show = (bytes: number, isDone = false) =>
+        setProgress({
+          name: file.name,
+          share: Math.min(1, (before + bytes) / total),
+          fresh,
+          here,
+          faults: [...faults],
+          isDone,
+        });
       show(0);
       try {
-        const response = await fetch(`/api/import?name=${encodeURIComponent(file.name)}`, { method: "POST", body: file });
-        if (!response.ok || !response.body) throw new Error((await response.json().catch(() => null))?.says ?? `The server answered ${response.status}.`);
+        const response = await fetch(`/api/import?name=${encodeURIComponent(file.name)}`, {
+          method: "POST",
+          body: file,
+        });
+        if (!response.ok || !response.body)
+          throw new Error((await response.json().catch(() => null))?.says ?? `The server answered ${response.status}.`);
         let last = { fresh: 0, here: 0, notReadable: [] as Fault[], fault: undefined as string | undefined };
         for await (const line of linesOf(response.body)) {
           last = { ...last, ...JSON.parse(line) };
-          setProgress({ name: file.name, share: Math.min(1, (before + (JSON.parse(line).bytes ?? 0)) / total), fresh: fresh + last.fresh, here: here + last.here, faults: [...faults, ...last.notReadable], isDone: false });
+          setProgress({
+            name: file.name,
+            share: Math.min(1, (before + (JSON.parse(line).bytes ?? 0)) / total),
+            fresh: fresh + last.fresh,
+            here: here + last.here,
+            faults: [...faults, ...last.notReadable],
+            isDone: false,
+          });
         }
         fresh += last.fresh;
         here += last.here;
-        faults.push(...last.notReadable, ...(last.fault ? [{ source: file.name, why: last.fault, isKept: false }] : []));
+        faults.push(
+          ...last.notReadable,
+          ...(last.fault ? [{ source: file.name, why: last.fault, isKept: false }] : []),
+        );
       } catch (error) {
-        faults.push({ source: file.name, why: `It could not be brought in: ${error instanceof Error ? error.message : "no connection"} The file is still where it was.`, isKept: false });
+        faults.push({
+          source: file.name,
+          why: `It could not be brought in: ${error instanceof Error ? error.message : "no connection"} The file is still where it was.`,
+          isKept: false,
+        });
       }
       before += file.size;
       show(0, file === files.at(-1));
@@ -77,7 +103,8 @@ export function DropMail({ children }: { children: (choose: () => void) => React
         setOver(true);
       }}
       onDragLeave={(event) => {
-        if (event.currentTarget === event.target || !event.currentTarget.contains(event.relatedTarget as Node)) setOver(false);
+        if (event.currentTarget === event.target || !event.currentTarget.contains(event.relatedTarget as Node))
+          setOver(false);
       }}
       onDrop={(event) => {
         if (!event.dataTransfer.types.includes("Files")) return;
@@ -87,12 +114,30 @@ export function DropMail({ children }: { children: (choose: () => void) => React
       }}
     >
       {children(() => input.current?.click())}
-      <input ref={input} type="file" multiple accept=".eml,.mbox,.mbx,message/rfc822,application/mbox" className="hidden" aria-label="Mail files" onChange={(event) => void bring([...(event.target.files ?? [])]).finally(() => input.current && (input.current.value = ""))} />
-      {isOver && <div className="pointer-events-none absolute inset-2 z-40 flex items-center justify-center rounded-[16px] border-[3px] border-dashed border-act bg-act-wash/90 text-[18px] font-bold text-act">Drop mail here: .eml or mbox</div>}
+      <input
+        ref={input}
+        type="file"
+        multiple
+        accept=".eml,.mbox,.mbx,message/rfc822,application/mbox"
+        className="hidden"
+        aria-label="Mail files"
+        onChange={(event) =>
+          void bring([...(event.target.files ?? [])]).finally(() => {
+            if (input.current) input.current.value = "";
+          })
+        }
+      />
+      {isOver && (
+        <div className="pointer-events-none absolute inset-2 z-40 flex items-center justify-center rounded-[16px] border-[3px] border-dashed border-act bg-act-wash/90 text-[18px] font-bold text-act">
+          Drop mail here: .eml or mbox
+        </div>
+      )}
       {progress && (
         <div role="status" className="pan fixed bottom-[74px] right-4 z-40 w-[340px] p-4 text-[13px]">
           <div className="flex items-baseline justify-between gap-2">
-            <b className="head truncate text-[14px]">{progress.isDone ? "Mail brought in" : `Bringing in ${progress.name}`}</b>
+            <b className="head truncate text-[14px]">
+              {progress.isDone ? "Mail brought in" : `Bringing in ${progress.name}`}
+            </b>
             {progress.isDone && (
               <button type="button" className="word" onClick={() => setProgress(null)}>
                 Close
@@ -111,7 +156,8 @@ export function DropMail({ children }: { children: (choose: () => void) => React
             <ul className="mt-2 max-h-40 overflow-auto">
               {progress.faults.map((fault) => (
                 <li key={fault.source} className="mb-1">
-                  <b className="break-all">{fault.source}</b>: {fault.why} {fault.isKept ? "It is kept as it came, and waits in Sort." : ""}
+                  <b className="break-all">{fault.source}</b>: {fault.why}{" "}
+                  {fault.isKept ? "It is kept as it came, and waits in Sort." : ""}
                 </li>
               ))}
             </ul>

@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
-import { markedWords, type MarkedWords } from "./marked-words";
+import { type MarkedWords, markedWords } from "./marked-words";
 
 /** Follows the words that are marked in the letter. */
 export function useMarkedWords(): MarkedWords | null {
@@ -15,7 +15,17 @@ export function useMarkedWords(): MarkedWords | null {
 }
 
 /** A slip of one's own: from marked words, or typed for the letter. What was typed stays until it has become a slip. */
-export function OwnSlip({ marked, onMarked, onTyped, focusCall }: { marked: MarkedWords | null; onMarked: () => void; onTyped: (line: string) => Promise<boolean>; focusCall: number }) {
+export function OwnSlip({
+  marked,
+  onMarked,
+  onTyped,
+  focusCall,
+}: {
+  marked: MarkedWords | null;
+  onMarked: () => void;
+  onTyped: (line: string) => Promise<boolean>;
+  focusCall: number;
+}) {
   const [line, setLine] = useState("");
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => {
@@ -24,7 +34,12 @@ export function OwnSlip({ marked, onMarked, onTyped, focusCall }: { marked: Mark
   return (
     <div className="rounded-[13px] border border-dashed border-tie px-3 py-[9px] text-[12.5px] leading-[18px] text-soft">
       {marked ? (
-        <button type="button" className="block w-full truncate text-left font-semibold text-act" onMouseDown={(event) => event.preventDefault()} onClick={onMarked}>
+        <button
+          type="button"
+          className="block w-full truncate text-left font-semibold text-act"
+          onMouseDown={(event) => event.preventDefault()}
+          onClick={onMarked}
+        >
           Make a slip of “{marked.words}”
         </button>
       ) : (

@@ -12,7 +12,12 @@ const ROW_HEIGHT = 73;
 /** "2 asks · 1 question · trouble": what a conversation holds, in words. */
 export function kindsInWords(row: SortRow): string {
   const { ask, question, promise, trouble } = row.kinds;
-  const parts = [ask && `${ask} ${ask === 1 ? "ask" : "asks"}`, question && `${question} ${question === 1 ? "question" : "questions"}`, promise && `${promise} ${promise === 1 ? "promise" : "promises"}`, trouble && (trouble === 1 ? "trouble" : `${trouble} troubles`)];
+  const parts = [
+    ask && `${ask} ${ask === 1 ? "ask" : "asks"}`,
+    question && `${question} ${question === 1 ? "question" : "questions"}`,
+    promise && `${promise} ${promise === 1 ? "promise" : "promises"}`,
+    trouble && (trouble === 1 ? "trouble" : `${trouble} troubles`),
+  ];
   return parts.filter(Boolean).join(" · ");
 }
 
@@ -28,29 +33,57 @@ function RoundHead({ round, place, hour }: { round: RoundView; place: Place; hou
     return (
       <div className="h-[79px] flex-none border-b border-hairline px-[14px] pt-[11px]">
         <h2 className="text-[16px]">Dealt with</h2>
-        <div className="mt-1 text-[12px] text-soft">Where each conversation went, the last one first. Nothing here is gone.</div>
+        <div className="mt-1 text-[12px] text-soft">
+          Where each conversation went, the last one first. Nothing here is gone.
+        </div>
       </div>
     );
   }
   return (
     <div className="h-[79px] flex-none border-b border-hairline px-[14px] pt-[11px]">
       <h2 className="text-[16px]">{partOfDay(hour)}</h2>
-      <div className="mb-2 mt-[7px] h-1.5 overflow-hidden rounded-[3px] bg-hairline" role="progressbar" aria-label="Dealt with in this round" aria-valuemin={0} aria-valuemax={all} aria-valuenow={round.dealt}>
+      <div
+        className="mb-2 mt-[7px] h-1.5 overflow-hidden rounded-[3px] bg-hairline"
+        role="progressbar"
+        aria-label="Dealt with in this round"
+        aria-valuemin={0}
+        aria-valuemax={all}
+        aria-valuenow={round.dealt}
+      >
         <div className="h-1.5 bg-act" style={{ width: `${all === 0 ? 100 : (100 * round.dealt) / all}%` }} />
       </div>
       <div className="text-[12px] text-soft">
         {round.dealt} of {round.left > MOST_COUNTED ? left : all} dealt with
-        {round.left === 0 ? "" : round.minutesLeft === null ? "" : ` · about ${round.minutesLeft} ${round.minutesLeft === 1 ? "minute" : "minutes"} left`}
+        {round.left === 0
+          ? ""
+          : round.minutesLeft === null
+            ? ""
+            : ` · about ${round.minutesLeft} ${round.minutesLeft === 1 ? "minute" : "minutes"} left`}
       </div>
     </div>
   );
 }
 
 /** The round: what is asked first, then who and when. Only the rows in sight are drawn. */
-export function RoundList(props: { rows: readonly SortRow[]; round: RoundView; place: Place; hereId: string | null; hasMore: boolean; onMore: () => void; onPick: (id: string) => void; onPlace: (place: Place) => void }) {
+export function RoundList(props: {
+  rows: readonly SortRow[];
+  round: RoundView;
+  place: Place;
+  hereId: string | null;
+  hasMore: boolean;
+  onMore: () => void;
+  onPick: (id: string) => void;
+  onPlace: (place: Place) => void;
+}) {
   const { now, today } = useToday();
   const box = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({ count: props.rows.length, getScrollElement: () => box.current, estimateSize: () => ROW_HEIGHT, overscan: 6, initialRect: { width: 268, height: 640 } });
+  const virtual = useVirtualizer({
+    count: props.rows.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => ROW_HEIGHT,
+    overscan: 6,
+    initialRect: { width: 268, height: 640 },
+  });
   const items = virtual.getVirtualItems();
   const lastIndex = items.at(-1)?.index ?? 0;
   const { hasMore, onMore } = props;
@@ -66,14 +99,30 @@ export function RoundList(props: { rows: readonly SortRow[]; round: RoundView; p
   const below = Math.max(0, props.round.left - Math.max(seen, lastIndex + 1 - 6));
   return (
     <section className="pan flex h-full flex-col" aria-label="The round">
-      <RoundHead round={props.round} place={props.place} hour={new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", timeZone: now.zone }).format(now.at)} />
+      <RoundHead
+        round={props.round}
+        place={props.place}
+        hour={new Intl.DateTimeFormat("en-GB", { hour: "2-digit", minute: "2-digit", timeZone: now.zone }).format(
+          now.at,
+        )}
+      />
       <div ref={box} className="min-h-0 flex-1 overflow-y-auto">
-        <ul style={{ height: virtual.getTotalSize(), position: "relative" }} aria-label={props.place === "sort" ? "To sort" : "Dealt with"}>
+        <ul
+          style={{ height: virtual.getTotalSize(), position: "relative" }}
+          aria-label={props.place === "sort" ? "To sort" : "Dealt with"}
+        >
           {items.map((item) => {
             const row = props.rows[item.index]!;
             return (
               <li key={row.id} style={{ position: "absolute", top: item.start, left: 0, right: 0 }}>
-                <Row row={row} isHere={row.id === props.hereId} today={today} when={sayMoment(props.place === "sort" ? row.lastAt : (row.dealtAt ?? row.lastAt), now)} place={props.place} onPick={props.onPick} />
+                <Row
+                  row={row}
+                  isHere={row.id === props.hereId}
+                  today={today}
+                  when={sayMoment(props.place === "sort" ? row.lastAt : (row.dealtAt ?? row.lastAt), now)}
+                  place={props.place}
+                  onPick={props.onPick}
+                />
               </li>
             );
           })}
@@ -85,7 +134,17 @@ export function RoundList(props: { rows: readonly SortRow[]; round: RoundView; p
             <button type="button" className="word" onClick={() => props.onPlace("dealt with")}>
               Dealt with
             </button>
-            <span>{props.round.cameSince > 0 ? `${props.round.cameSince} came since you began` : below > 0 ? <><b className="text-ink">{props.round.left > MOST_COUNTED ? "many" : below} more</b> below</> : ""}</span>
+            <span>
+              {props.round.cameSince > 0 ? (
+                `${props.round.cameSince} came since you began`
+              ) : below > 0 ? (
+                <>
+                  <b className="text-ink">{props.round.left > MOST_COUNTED ? "many" : below} more</b> below
+                </>
+              ) : (
+                ""
+              )}
+            </span>
           </>
         ) : (
           <button type="button" className="word" onClick={() => props.onPlace("sort")}>
@@ -97,14 +156,42 @@ export function RoundList(props: { rows: readonly SortRow[]; round: RoundView; p
   );
 }
 
-function Row({ row, isHere, today, when, place, onPick }: { row: SortRow; isHere: boolean; today: string; when: string; place: Place; onPick: (id: string) => void }) {
+function Row({
+  row,
+  isHere,
+  today,
+  when,
+  place,
+  onPick,
+}: {
+  row: SortRow;
+  isHere: boolean;
+  today: string;
+  when: string;
+  place: Place;
+  onPick: (id: string) => void;
+}) {
   const asks = kindsInWords(row);
   const first = row.first;
-  const headline = first ? first.title : row.isUnreadable ? "Cannot be read" : row.automatic ? row.subject : "Nothing asked";
+  const headline = first
+    ? first.title
+    : row.isUnreadable
+      ? "Cannot be read"
+      : row.automatic
+        ? row.subject
+        : "Nothing asked";
   const due = first?.due ? ` by ${sayDay(first.due.day, today)}` : "";
-  const note = place === "dealt with" ? `${row.outcome === "kept" ? `kept: ${asks || "as tasks"}` : (row.outcome ?? "dealt with")}${row.dealtBy ? ` · ${row.dealtBy.split(" ")[0]}` : ""}` : asks || row.automatic || row.subject;
+  const note =
+    place === "dealt with"
+      ? `${row.outcome === "kept" ? `kept: ${asks || "as tasks"}` : (row.outcome ?? "dealt with")}${row.dealtBy ? ` · ${row.dealtBy.split(" ")[0]}` : ""}`
+      : asks || row.automatic || row.subject;
   return (
-    <button type="button" className={`round-row ${isHere ? "here" : ""}`} aria-current={isHere ? "true" : undefined} onClick={() => onPick(row.id)}>
+    <button
+      type="button"
+      className={`round-row ${isHere ? "here" : ""}`}
+      aria-current={isHere ? "true" : undefined}
+      onClick={() => onPick(row.id)}
+    >
       <span className={`block truncate text-[14px] font-bold leading-[18px] ${first ? "" : "text-soft"}`}>
         {headline}
         {due}
@@ -113,7 +200,11 @@ function Row({ row, isHere, today, when, place, onPick }: { row: SortRow; isHere
         <span className="truncate">{row.from}</span>
         <span className="whitespace-nowrap text-[12px] text-soft">{when}</span>
       </span>
-      <span className={`mt-px block truncate text-[12px] leading-[18px] ${asks && place === "sort" ? "font-bold text-act" : "text-soft"}`}>{note}</span>
+      <span
+        className={`mt-px block truncate text-[12px] leading-[18px] ${asks && place === "sort" ? "font-bold text-act" : "text-soft"}`}
+      >
+        {note}
+      </span>
     </button>
   );
 }

@@ -1,12 +1,12 @@
 "use client";
 
 import Link from "next/link";
+import { sayDistance } from "../../core/time/say-day";
 import type { CorrespondentView, SlipView } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 import { KIND_COLOURS, KIND_NAMES, KindMark, PersonLabel, PriorityRule } from "../parts/marks";
 import { OwnerWord, PriorityWord, ProjectWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
-import { sayDistance } from "../../core/time/say-day";
 
 export type SlipField = "title" | "owner" | "due" | "priority" | "project";
 
@@ -42,7 +42,10 @@ export function SlipCard(props: {
   const { me } = useHouse();
   const { today, calendar } = useToday();
   const distance = slip.due ? sayDistance(slip.due.day, today, calendar) : "";
-  const open = (field: SlipField) => ({ isOpen: editing === field, onOpen: (isOpen: boolean) => props.onEdit(isOpen ? field : null) });
+  const open = (field: SlipField) => ({
+    isOpen: editing === field,
+    onOpen: (isOpen: boolean) => props.onEdit(isOpen ? field : null),
+  });
   if (slip.task) {
     return (
       <article className="slip !py-2 text-[12.5px]" aria-label={`Kept: ${slip.task.title}`}>
@@ -58,37 +61,91 @@ export function SlipCard(props: {
     );
   }
   return (
-    <article className={`slip ${isLit ? "is-lit" : ""}`} aria-label={`${KIND_NAMES[slip.kind]}: ${slip.title}`} aria-current={isLit ? "true" : undefined} onFocus={props.onLight} onMouseDown={props.onLight}>
+    <article
+      className={`slip ${isLit ? "is-lit" : ""}`}
+      aria-label={`${KIND_NAMES[slip.kind]}: ${slip.title}`}
+      aria-current={isLit ? "true" : undefined}
+      onFocus={props.onLight}
+      onMouseDown={props.onLight}
+    >
       <div className="flex justify-between text-[12px] leading-[17px]">
         <span className="flex items-center gap-[7px]">
           <KindMark kind={slip.kind} number={props.number} />
           <b className={KIND_COLOURS[slip.kind]}>{KIND_NAMES[slip.kind]}</b>
         </span>
-        <span className="text-soft" title={`because: ${slip.reason}`}>{becomes(slip, me.id)}</span>
-      </div>
-      <TitleWord title={slip.title} {...open("title")} onSave={(title) => props.onChange({ field: "title", to: title })} className="mt-px text-[14.5px] font-bold leading-[19px]" />
-      <div className="mt-1 flex min-h-5 flex-wrap items-center gap-x-1.5 text-[12.5px] font-semibold leading-[17px]">
-        {slip.theirs ? <PersonLabel initials={slip.theirs.initials} name={slip.theirs.name} isTeam={false} size="small" /> : slip.owner ? <PersonLabel initials={slip.owner.initials} name={slip.owner.name} isTeam size="small" /> : null}
-        <OwnerWord owner={slip.owner} theirs={slip.theirs} outside={props.outside} {...open("owner")} onPick={(to) => void props.onChange({ field: "owner", to })} missing="give to somebody?" isShort={distance.length > 9} />
-        <span className="font-normal text-soft">·</span>
-        <span>
-          <DueWord due={slip.due} others={slip.otherDays} {...open("due")} onSave={(to) => props.onChange({ field: "due", to })} />
-          {slip.due && editing !== "due" && <span className="font-medium text-soft" aria-hidden="true">, {distance}</span>}
+        <span className="text-soft" title={`because: ${slip.reason}`}>
+          {becomes(slip, me.id)}
         </span>
-        <span className="font-normal text-soft">·</span>
+      </div>
+      <TitleWord
+        title={slip.title}
+        {...open("title")}
+        onSave={(title) => props.onChange({ field: "title", to: title })}
+        className="mt-px text-[14.5px] font-bold leading-[19px]"
+      />
+      <div className="mt-1 flex min-h-5 flex-wrap items-center gap-x-1 text-[12.5px] font-semibold leading-[17px]">
+        {slip.theirs ? (
+          <PersonLabel initials={slip.theirs.initials} name={slip.theirs.name} isTeam={false} size="small" />
+        ) : slip.owner ? (
+          <PersonLabel initials={slip.owner.initials} name={slip.owner.name} isTeam size="small" />
+        ) : null}
+        <OwnerWord
+          owner={slip.owner}
+          theirs={slip.theirs}
+          outside={props.outside}
+          {...open("owner")}
+          onPick={(to) => void props.onChange({ field: "owner", to })}
+          missing="give to somebody?"
+          isShort={distance.length > 9}
+        />
+        <span className="whitespace-nowrap">
+          <span className="mr-1.5 font-normal text-soft">·</span>
+          <DueWord
+            due={slip.due}
+            others={slip.otherDays}
+            {...open("due")}
+            onSave={(to) => props.onChange({ field: "due", to })}
+          />
+          {slip.due && editing !== "due" && (
+            <span className="font-medium text-soft" aria-hidden="true">
+              , {distance}
+            </span>
+          )}
+        </span>
         <span className="inline-flex items-center gap-1.5">
+          <span className="font-normal text-soft">·</span>
           <PriorityRule priority={slip.priority} height={14} />
-          <PriorityWord priority={slip.priority} {...open("priority")} onPick={(to) => void props.onChange({ field: "priority", to })} />
+          <PriorityWord
+            priority={slip.priority}
+            {...open("priority")}
+            onPick={(to) => void props.onChange({ field: "priority", to })}
+          />
         </span>
       </div>
       {isLit && (
         <div className="mt-[5px] flex items-center gap-2 text-[12px] text-soft">
-          <ProjectWord projectId={slip.projectId} workstreamId={slip.workstreamId} withWorkstreams {...open("project")} onPick={(to) => void props.onChange({ field: "project", to })} />
+          <ProjectWord
+            projectId={slip.projectId}
+            workstreamId={slip.workstreamId}
+            withWorkstreams
+            {...open("project")}
+            onPick={(to) => void props.onChange({ field: "project", to })}
+          />
           <span className="ml-auto flex gap-1">
-            <button type="button" className="rounded-md px-1.5 py-0.5 font-semibold text-act hover:bg-act-wash" onClick={props.onKeep} title="Keep this slip (K)">
+            <button
+              type="button"
+              className="rounded-md px-1.5 py-0.5 font-semibold text-act hover:bg-act-wash"
+              onClick={props.onKeep}
+              title="Keep this slip (K)"
+            >
               Keep
             </button>
-            <button type="button" className="rounded-md px-1.5 py-0.5 font-semibold text-soft hover:bg-wash" onClick={props.onBrushOff} title="Brush this slip off (X)">
+            <button
+              type="button"
+              className="rounded-md px-1.5 py-0.5 font-semibold text-soft hover:bg-wash"
+              onClick={props.onBrushOff}
+              title="Brush this slip off (X)"
+            >
               Brush off
             </button>
           </span>

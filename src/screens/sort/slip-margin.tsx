@@ -17,7 +17,13 @@ interface Placed {
  * Sets slips level with their passages, joined by a hairline each. Measures again whenever something on the board grows or
  * moves.
  */
-export function SlipMargin(props: { ids: readonly string[]; litId: string | null; head: ReactNode; slip: (id: string) => ReactNode; foot: ReactNode }) {
+export function SlipMargin(props: {
+  ids: readonly string[];
+  litId: string | null;
+  head: ReactNode;
+  slip: (id: string) => ReactNode;
+  foot: ReactNode;
+}) {
   const margin = useRef<HTMLDivElement>(null);
   const foot = useRef<HTMLDivElement>(null);
   const [placed, setPlaced] = useState<Placed | null>(null);
@@ -37,7 +43,10 @@ export function SlipMargin(props: { ids: readonly string[]; litId: string | null
         return end ? Math.round(end.getBoundingClientRect().top - origin + 13) : -1;
       });
       const footHeight = (foot.current?.offsetHeight ?? 0) + GAP;
-      const wanted = cards.map((card, i) => ({ wanted: marks[i]! >= 0 ? marks[i]! - 22 : 0, height: card?.offsetHeight ?? 80 }));
+      const wanted = cards.map((card, i) => ({
+        wanted: marks[i]! >= 0 ? marks[i]! - 22 : 0,
+        height: card?.offsetHeight ?? 80,
+      }));
       const tops = levelSlips(wanted, HEAD, board.clientHeight - footHeight, GAP);
       const last = tops.length > 0 ? tops.at(-1)! + wanted.at(-1)!.height + GAP : HEAD;
       setPlaced((old) => {
@@ -52,25 +61,61 @@ export function SlipMargin(props: { ids: readonly string[]; litId: string | null
     return () => observer.disconnect();
   });
   return (
-    <div ref={margin} className="relative border-l border-hairline bg-wash max-sm:hidden" style={{ minHeight: placed?.height }}>
+    <div
+      ref={margin}
+      className="relative border-l border-hairline bg-wash max-sm:hidden"
+      style={{ minHeight: placed?.height }}
+    >
       {placed && (
-        <svg className="pointer-events-none absolute left-0 top-0 overflow-visible" width="22" height={placed.height} aria-hidden="true">
+        <svg
+          className="pointer-events-none absolute left-0 top-0 overflow-visible"
+          width="22"
+          height={placed.height}
+          aria-hidden="true"
+        >
           {props.ids.map((id, i) => {
             const mark = placed.marks[i] ?? -1;
             if (mark < 0) return null;
             const isLit = id === props.litId;
             const bend = 4 + ((i * 3.4) % 14);
-            return <path key={id} d={`M0 ${mark + 0.5}H${bend}V${(placed.tops[i] ?? 0) + 18.5}H21`} fill="none" stroke={isLit ? "var(--act)" : "var(--tie)"} strokeWidth={isLit ? 1.5 : 1} />;
+            return (
+              <path
+                key={id}
+                d={`M0 ${mark + 0.5}H${bend}V${(placed.tops[i] ?? 0) + 18.5}H21`}
+                fill="none"
+                stroke={isLit ? "var(--act)" : "var(--tie)"}
+                strokeWidth={isLit ? 1.5 : 1}
+              />
+            );
           })}
         </svg>
       )}
-      <div className="absolute left-[21px] right-[14px] top-[17px] h-[58px] border-b border-hairline text-[13px] leading-[19px]">{props.head}</div>
+      <div className="absolute left-[21px] right-[14px] top-[17px] h-[58px] border-b border-hairline text-[13px] leading-[19px]">
+        {props.head}
+      </div>
       {props.ids.map((id, i) => (
-        <div key={id} data-slip={id} className="absolute left-[21px] right-[14px]" style={{ top: placed?.tops[i] ?? HEAD + i * 90, visibility: placed ? "visible" : "hidden", zIndex: id === props.litId ? 2 : 1, transition: "top var(--motion) ease-out" }}>
+        <div
+          key={id}
+          data-slip={id}
+          className="absolute left-[21px] right-[14px]"
+          style={{
+            top: placed?.tops[i] ?? HEAD + i * 90,
+            visibility: placed ? "visible" : "hidden",
+            zIndex: id === props.litId ? 2 : 1,
+            transition: "top var(--motion) ease-out",
+          }}
+        >
           {props.slip(id)}
         </div>
       ))}
-      <div ref={foot} className="absolute left-[21px] right-[14px]" style={{ top: placed ? placed.height - (foot.current?.offsetHeight ?? 88) - 6 : undefined, bottom: placed ? undefined : 12 }}>
+      <div
+        ref={foot}
+        className="absolute left-[21px] right-[14px]"
+        style={{
+          top: placed ? placed.height - (foot.current?.offsetHeight ?? 88) - 6 : undefined,
+          bottom: placed ? undefined : 12,
+        }}
+      >
         {props.foot}
       </div>
     </div>

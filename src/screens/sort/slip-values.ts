@@ -18,13 +18,20 @@ export function columnsSeen(slip: SlipView, field: SlipChange["field"]): Record<
 }
 
 /** The slip as it will look once a change is saved. */
-export function withChange(slip: SlipView, change: SlipChange, house: HouseView, outside: readonly CorrespondentView[]): SlipView {
+export function withChange(
+  slip: SlipView,
+  change: SlipChange,
+  house: HouseView,
+  outside: readonly CorrespondentView[],
+): SlipView {
   switch (change.field) {
     case "title":
       return { ...slip, title: change.to };
     case "owner": {
       const { to } = change;
-      return to.side === "ours" ? { ...slip, theirs: null, owner: house.team.find((person) => person.id === to.personId) ?? null } : { ...slip, owner: null, theirs: outside.find((who) => who.id === to.correspondentId) ?? slip.theirs };
+      return to.side === "ours"
+        ? { ...slip, theirs: null, owner: house.team.find((person) => person.id === to.personId) ?? null }
+        : { ...slip, owner: null, theirs: outside.find((who) => who.id === to.correspondentId) ?? slip.theirs };
     }
     case "due":
       return { ...slip, due: change.to };

@@ -25,7 +25,10 @@ const fetchConversation = (id: string) => ask<ConversationView>(`/api/conversati
 export function useSortList(place: Place, first: SortAnswer) {
   return useInfiniteQuery({
     queryKey: sortKey(place),
-    queryFn: ({ pageParam }) => ask<SortAnswer>(`/api/sort?place=${place === "sort" ? "sort" : "dealt"}${pageParam ? `&after=${encodeURIComponent(pageParam)}` : ""}`),
+    queryFn: ({ pageParam }) =>
+      ask<SortAnswer>(
+        `/api/sort?place=${place === "sort" ? "sort" : "dealt"}${pageParam ? `&after=${encodeURIComponent(pageParam)}` : ""}`,
+      ),
     initialPageParam: "",
     getNextPageParam: (last) => last.next,
     initialData: { pages: [first], pageParams: [""] },
@@ -44,9 +47,18 @@ export function useConversation(id: string | null, first: ConversationView | nul
 
 /** Asks for the next conversations of the list before they are needed. */
 export function useAskAhead(queries: QueryClient, rows: readonly SortRow[], index: number): void {
-  const ids = rows.slice(Math.max(0, index + 1), index + 1 + AHEAD).map((row) => row.id).join();
+  const ids = rows
+    .slice(Math.max(0, index + 1), index + 1 + AHEAD)
+    .map((row) => row.id)
+    .join();
   useEffect(() => {
-    for (const id of ids.split(",")) if (id) void queries.prefetchQuery({ queryKey: conversationKey(id), queryFn: () => fetchConversation(id), staleTime: 60_000 });
+    for (const id of ids.split(","))
+      if (id)
+        void queries.prefetchQuery({
+          queryKey: conversationKey(id),
+          queryFn: () => fetchConversation(id),
+          staleTime: 60_000,
+        });
   }, [queries, ids]);
 }
 
@@ -56,21 +68,30 @@ type List = InfiniteData<SortAnswer>;
 export function takeOut(queries: QueryClient, place: Place, id: string): () => void {
   const key = sortKey(place);
   const before = queries.getQueryData<List>(key);
-  queries.setQueryData<List>(key, (old) =>
-    old && {
-      ...old,
-      pages: old.pages.map((page, i) => ({
-        ...page,
-        rows: page.rows.filter((row) => row.id !== id),
-        round: i === 0 ? { ...page.round, dealt: page.round.dealt + 1, left: Math.max(0, page.round.left - 1) } : page.round,
-      })),
-    },
+  queries.setQueryData<List>(
+    key,
+    (old) =>
+      old && {
+        ...old,
+        pages: old.pages.map((page, i) => ({
+          ...page,
+          rows: page.rows.filter((row) => row.id !== id),
+          round:
+            i === 0
+              ? { ...page.round, dealt: page.round.dealt + 1, left: Math.max(0, page.round.left - 1) }
+              : page.round,
+        })),
+      },
   );
   return () => queries.setQueryData(key, before);
 }
 
 /** Changes a conversation on the screen before the server has answered. */
-export function changeOnScreen(queries: QueryClient, id: string, change: (old: ConversationView) => ConversationView): () => void {
+export function changeOnScreen(
+  queries: QueryClient,
+  id: string,
+  change: (old: ConversationView) => ConversationView,
+): () => void {
   const key = conversationKey(id);
   const before = queries.getQueryData<ConversationView>(key);
   queries.setQueryData<ConversationView>(key, (old) => old && change(old));

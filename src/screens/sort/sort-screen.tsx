@@ -17,10 +17,23 @@ import { RoundList } from "./round-list";
 import { SlipCard, type SlipChange, type SlipField } from "./slip-card";
 import { SlipMargin } from "./slip-margin";
 import { columnsSeen, withChange } from "./slip-values";
-import { changeOnScreen, type Place, type SortAnswer, takeOut, useAskAhead, useConversation, useSortList } from "./sort-data";
+import {
+  changeOnScreen,
+  type Place,
+  type SortAnswer,
+  takeOut,
+  useAskAhead,
+  useConversation,
+  useSortList,
+} from "./sort-data";
 
 /** Sort: the round at the left, the conversation with its passages, the slips level with them, the acts below. */
-export function SortScreen(props: { place: Place; first: SortAnswer; conversation: ConversationView | null; asked: string | null }) {
+export function SortScreen(props: {
+  place: Place;
+  first: SortAnswer;
+  conversation: ConversationView | null;
+  asked: string | null;
+}) {
   const [place, setPlace] = useState(props.place);
   const list = useSortList(place, props.first);
   const rows = useMemo(() => list.data.pages.flatMap((page) => page.rows), [list.data]);
@@ -59,22 +72,46 @@ export function SortScreen(props: { place: Place; first: SortAnswer; conversatio
       {(choose) => (
         <div className="grid min-h-0 flex-1 grid-cols-[272px_minmax(0,1fr)] gap-[14px] px-4 pb-4 pt-[14px] max-lg:grid-cols-[230px_minmax(0,1fr)] max-sm:flex max-sm:flex-col max-sm:gap-1.5 max-sm:p-0">
           <h1 className="sr-only">Sort</h1>
-          <button type="button" className="mx-3.5 mt-2 text-left text-[12px] text-soft sm:hidden" onClick={() => showList(!isListShown)} aria-expanded={isListShown}>
+          <button
+            type="button"
+            className="mx-3.5 mt-2 text-left text-[12px] text-soft sm:hidden"
+            onClick={() => showList(!isListShown)}
+            aria-expanded={isListShown}
+          >
             <span className="block h-1 overflow-hidden rounded bg-hairline">
               <span className="block h-1 bg-act" style={{ width: `${dealtShare}%` }} />
             </span>
             <span className="mt-1.5 block">
-              {round.dealt} of {round.dealt + round.left} dealt with · {isListShown ? "back to the letter" : "show the round"}
+              {round.dealt} of {round.dealt + round.left} dealt with ·{" "}
+              {isListShown ? "back to the letter" : "show the round"}
             </span>
           </button>
           <div className={`min-h-0 ${isListShown ? "max-sm:mx-2 max-sm:flex-1" : "max-sm:hidden"}`}>
-            <RoundList rows={rows} round={round} place={place} hereId={hereId} hasMore={list.hasNextPage && !list.isFetchingNextPage} onMore={onMore} onPick={go} onPlace={changePlace} />
+            <RoundList
+              rows={rows}
+              round={round}
+              place={place}
+              hereId={hereId}
+              hasMore={list.hasNextPage && !list.isFetchingNextPage}
+              onMore={onMore}
+              onPick={go}
+              onPlace={changePlace}
+            />
           </div>
           <div className={`flex min-h-0 min-w-0 flex-1 flex-col ${isListShown ? "max-sm:hidden" : ""}`}>
             {hereId === null ? (
               <EmptySort onChoose={choose} place={place} />
             ) : (
-              <Board key={hereId} id={hereId} first={props.conversation} place={place} nextId={next?.id ?? null} onGo={go} onStep={step} onChoose={choose} />
+              <Board
+                key={hereId}
+                id={hereId}
+                first={props.conversation}
+                place={place}
+                nextId={next?.id ?? null}
+                onGo={go}
+                onStep={step}
+                onChoose={choose}
+              />
             )}
           </div>
         </div>
@@ -87,7 +124,10 @@ function EmptySort({ onChoose, place }: { onChoose: () => void; place: Place }) 
   return (
     <section className="pan flex flex-1 flex-col items-center justify-center gap-3 p-8 text-center max-sm:mx-2 max-sm:mb-2">
       <h2 className="text-[21px]">{place === "sort" ? "Everything is sorted" : "Nothing has been dealt with yet"}</h2>
-      <p className="max-w-[420px] text-soft">Bring mail in by dropping .eml or mbox files here, or by choosing them; then each letter waits here with what it asks.</p>
+      <p className="max-w-[420px] text-soft">
+        Bring mail in by dropping .eml or mbox files here, or by choosing them; then each letter waits here with what it
+        asks.
+      </p>
       <button type="button" className="btn" onClick={onChoose}>
         Bring mail in
       </button>
@@ -121,7 +161,14 @@ function Board(props: BoardProps) {
   return <OpenBoard {...props} conversation={conversation} />;
 }
 
-function OpenBoard({ conversation, place, nextId, onGo, onStep, onChoose }: BoardProps & { conversation: ConversationView }) {
+function OpenBoard({
+  conversation,
+  place,
+  nextId,
+  onGo,
+  onStep,
+  onChoose,
+}: BoardProps & { conversation: ConversationView }) {
   const house = useHouse();
   const { calendar, now } = useToday();
   const queries = useQueryClient();
@@ -161,26 +208,93 @@ function OpenBoard({ conversation, place, nextId, onGo, onStep, onChoose }: Boar
       onGo(id);
     };
   };
-  const keptWords = (made: readonly { reference: string }[]) => (made.length === 0 ? null : made.length === 1 ? `Kept as ${made[0]!.reference}.` : `Kept as ${made.length} tasks: ${made.map((task) => task.reference).join(", ")}.`);
+  const keptWords = (made: readonly { reference: string }[]) =>
+    made.length === 0
+      ? null
+      : made.length === 1
+        ? `Kept as ${made[0]!.reference}.`
+        : `Kept as ${made.length} tasks: ${made.map((task) => task.reference).join(", ")}.`;
   const keep = (slips: readonly SlipView[]) => {
     if (slips.length === 0) return;
     const isLast = slips.length === open.length;
-    void run("keep", { conversationId: id, slipIds: slips.map((slip) => slip.id) }, { show: isLast ? leave : () => changeOnScreen(queries, id, (old) => ({ ...old, slips: old.slips.map((slip) => (slips.some((one) => one.id === slip.id) ? { ...slip, state: "kept" } : slip)) })), says: (done) => keptWords(done.made) });
+    void run(
+      "keep",
+      { conversationId: id, slipIds: slips.map((slip) => slip.id) },
+      {
+        show: isLast
+          ? leave
+          : () =>
+              changeOnScreen(queries, id, (old) => ({
+                ...old,
+                slips: old.slips.map((slip) =>
+                  slips.some((one) => one.id === slip.id) ? { ...slip, state: "kept" } : slip,
+                ),
+              })),
+        says: (done) => keptWords(done.made),
+      },
+    );
   };
-  const nothing = () => void run("nothing to do", { conversationId: id }, { show: leave, says: () => `“${conversation.subject}”: nothing to do. It stays with its letters under Dealt with.` });
+  const nothing = () =>
+    void run(
+      "nothing to do",
+      { conversationId: id },
+      {
+        show: leave,
+        says: () => `“${conversation.subject}”: nothing to do. It stays with its letters under Dealt with.`,
+      },
+    );
   const brushOff = (slip: SlipView) => {
     const isLast = open.length === 1 && shown.some((one) => one.state === "kept");
-    void run("brush off", { conversationId: id, slipId: slip.id }, { show: isLast ? leave : () => changeOnScreen(queries, id, (old) => ({ ...old, slips: old.slips.map((one) => (one.id === slip.id ? { ...one, state: "brushed off" } : one)) })), says: () => "Brushed off." });
+    void run(
+      "brush off",
+      { conversationId: id, slipId: slip.id },
+      {
+        show: isLast
+          ? leave
+          : () =>
+              changeOnScreen(queries, id, (old) => ({
+                ...old,
+                slips: old.slips.map((one) => (one.id === slip.id ? { ...one, state: "brushed off" } : one)),
+              })),
+        says: () => "Brushed off.",
+      },
+    );
   };
-  const undoLast = () => void undo((done) => { if (done.about[0] && done.about[0] !== id) onGo(done.about[0]); });
+  const undoLast = () =>
+    void undo((done) => {
+      if (done.about[0] && done.about[0] !== id) onGo(done.about[0]);
+    });
   const change = (slip: SlipView, to: SlipChange) =>
-    run("change slip", { slipId: slip.id, change: to, was: columnsSeen(slip, to.field) }, { show: () => changeOnScreen(queries, id, (old) => ({ ...old, slips: old.slips.map((one) => (one.id === slip.id ? withChange(one, to, house, outside) : one)) })) });
+    run(
+      "change slip",
+      { slipId: slip.id, change: to, was: columnsSeen(slip, to.field) },
+      {
+        show: () =>
+          changeOnScreen(queries, id, (old) => ({
+            ...old,
+            slips: old.slips.map((one) => (one.id === slip.id ? withChange(one, to, house, outside) : one)),
+          })),
+      },
+    );
   const addSlip = (line: string, at: { letterId: string; start: number | null; end: number | null }) => {
     const team = house.team.map((person) => ({ ...person, id: person.id }));
     const letter = conversation.letters.find((one) => one.id === at.letterId);
     const from = at.start !== null && letter ? { at: letter.sentAt, zone: letter.offset } : now;
     const read = readLine(line, team, [], from, calendar, house.figures);
-    return run("add slip", { conversationId: id, letterId: at.letterId, start: at.start, end: at.end, title: at.start === null ? read.title : line.slice(0, 120), owner: { side: "ours", personId: read.ownerId }, due: read.due ? { ...read.due, zone: house.zone } : null, priority: read.priority }, { says: () => "A slip of your own." });
+    return run(
+      "add slip",
+      {
+        conversationId: id,
+        letterId: at.letterId,
+        start: at.start,
+        end: at.end,
+        title: at.start === null ? read.title : line.slice(0, 120),
+        owner: { side: "ours", personId: read.ownerId },
+        due: read.due ? { ...read.due, zone: house.zone } : null,
+        priority: read.priority,
+      },
+      { says: () => "A slip of your own." },
+    );
   };
   const makeMarked = () => {
     if (!marked) return setFocusCall((count) => count + 1);
@@ -209,7 +323,21 @@ function OpenBoard({ conversation, place, nextId, onGo, onStep, onChoose }: Boar
   const card = (slipId: string) => {
     const slip = shown.find((one) => one.id === slipId)!;
     return (
-      <SlipCard slip={slip} number={numbers.get(slipId) ?? null} isLit={slipId === lit?.id} editing={slipId === lit?.id ? editing : null} outside={outside} onLight={() => light(slipId)} onEdit={(field) => { light(slipId); setEditing(field); }} onChange={(to) => change(slip, to)} onKeep={() => keep([slip])} onBrushOff={() => brushOff(slip)} />
+      <SlipCard
+        slip={slip}
+        number={numbers.get(slipId) ?? null}
+        isLit={slipId === lit?.id}
+        editing={slipId === lit?.id ? editing : null}
+        outside={outside}
+        onLight={() => light(slipId)}
+        onEdit={(field) => {
+          light(slipId);
+          setEditing(field);
+        }}
+        onChange={(to) => change(slip, to)}
+        onKeep={() => keep([slip])}
+        onBrushOff={() => brushOff(slip)}
+      />
     );
   };
   const goesTo = (
@@ -217,35 +345,86 @@ function OpenBoard({ conversation, place, nextId, onGo, onStep, onChoose }: Boar
       <div className="flex items-center gap-1.5">
         <span className="text-soft">{isHere ? "Goes to" : "Went to"}</span>
         <b className="min-w-0">
-          <ProjectWord projectId={conversation.projectId} workstreamId={null} isOpen={isProjectOpen} onOpen={openProject} onPick={({ projectId }) => void run("goes to", { conversationId: id, projectId }, { show: () => changeOnScreen(queries, id, (old) => ({ ...old, projectId })) })} />
+          <ProjectWord
+            projectId={conversation.projectId}
+            workstreamId={null}
+            isOpen={isProjectOpen}
+            onOpen={openProject}
+            onPick={({ projectId }) =>
+              void run(
+                "goes to",
+                { conversationId: id, projectId },
+                { show: () => changeOnScreen(queries, id, (old) => ({ ...old, projectId })) },
+              )
+            }
+          />
         </b>
       </div>
       <div className="mt-[5px] truncate text-[12px] text-soft">
-        {isHere ? `came through ${[...new Set(conversation.letters.flatMap((letter) => letter.waysIn))].join(", ")}` : `${conversation.outcome ?? "dealt with"}${conversation.dealtBy ? ` by ${conversation.dealtBy}` : ""}`}
+        {isHere
+          ? `came through ${[...new Set(conversation.letters.flatMap((letter) => letter.waysIn))].join(", ")}`
+          : `${conversation.outcome ?? "dealt with"}${conversation.dealtBy ? ` by ${conversation.dealtBy}` : ""}`}
       </div>
     </>
   );
-  const files = conversation.letters.flatMap((letter) => letter.files.map((file) => ({ ...file, letterId: letter.id }))).slice(-6);
+  const files = conversation.letters
+    .flatMap((letter) => letter.files.map((file) => ({ ...file, letterId: letter.id })))
+    .slice(-6);
   const lastLetter = conversation.letters.at(-1);
   return (
-    <section className="pan flex min-h-0 flex-1 flex-col max-sm:rounded-none max-sm:border-0 max-sm:bg-transparent" aria-label="The letter">
-      <div ref={board} data-board className="min-h-0 flex-1 overflow-y-auto max-sm:mx-2 max-sm:rounded-[16px] max-sm:border-2 max-sm:border-rim max-sm:bg-pan" tabIndex={-1}>
+    <section
+      className="pan flex min-h-0 flex-1 flex-col max-sm:rounded-none max-sm:border-0 max-sm:bg-transparent"
+      aria-label="The letter"
+    >
+      <div
+        ref={board}
+        data-board
+        className="min-h-0 flex-1 overflow-y-auto max-sm:mx-2 max-sm:rounded-[16px] max-sm:border-2 max-sm:border-rim max-sm:bg-pan"
+        tabIndex={-1}
+      >
         <div className="grid min-h-full grid-cols-[minmax(0,1fr)_388px] max-lg:grid-cols-[minmax(0,1fr)_330px] max-sm:block">
           <div className="flex min-w-0 flex-col px-[30px] pt-[17px] max-sm:px-4">
-            <h2 className="mb-2 text-[20.8px] leading-[27px] tracking-[-.012em] [overflow-wrap:anywhere]">{conversation.subject}</h2>
+            <h2 className="mb-2 text-[20.8px] leading-[27px] tracking-[-.012em] [overflow-wrap:anywhere]">
+              {conversation.subject}
+            </h2>
             <div className="flex-1">
               <ConversationLetters conversation={conversation} litId={lit?.id ?? null} onPick={light} />
             </div>
-            {lastLetter && <LetterFoot letterId={(conversation.letters.find((letter) => letter.id === lit?.letterId) ?? lastLetter).id} files={files} />}
+            {lastLetter && (
+              <LetterFoot
+                letterId={(conversation.letters.find((letter) => letter.id === lit?.letterId) ?? lastLetter).id}
+                files={files}
+              />
+            )}
           </div>
-          <SlipMargin ids={shown.map((slip) => slip.id)} litId={lit?.id ?? null} head={goesTo} slip={card} foot={lastLetter ? <OwnSlip marked={marked} onMarked={makeMarked} focusCall={focusCall} onTyped={(line) => addSlip(line, { letterId: lastLetter.id, start: null, end: null })} /> : null} />
+          <SlipMargin
+            ids={shown.map((slip) => slip.id)}
+            litId={lit?.id ?? null}
+            head={goesTo}
+            slip={card}
+            foot={
+              lastLetter ? (
+                <OwnSlip
+                  marked={marked}
+                  onMarked={makeMarked}
+                  focusCall={focusCall}
+                  onTyped={(line) => addSlip(line, { letterId: lastLetter.id, start: null, end: null })}
+                />
+              ) : null
+            }
+          />
         </div>
       </div>
       <div className="px-2 pb-2 sm:hidden">
         {shown.length > 0 && (
           <div className="flex items-center gap-4 px-2 py-1.5">
             {shown.map((slip) => (
-              <button key={slip.id} type="button" className={`flex h-9 min-w-8 items-center justify-center border-b-[3px] ${slip.id === lit?.id ? "border-act" : "border-transparent"}`} onClick={() => light(slip.id)}>
+              <button
+                key={slip.id}
+                type="button"
+                className={`flex h-9 min-w-8 items-center justify-center border-b-[3px] ${slip.id === lit?.id ? "border-act" : "border-transparent"}`}
+                onClick={() => light(slip.id)}
+              >
                 <KindMark kind={slip.kind} number={numbers.get(slip.id) ?? null} size={24} />
               </button>
             ))}
@@ -256,7 +435,11 @@ function OpenBoard({ conversation, place, nextId, onGo, onStep, onChoose }: Boar
       <div className="acts max-sm:min-h-[64px] max-sm:overflow-x-auto" role="toolbar" aria-label="Acts">
         {isHere || open.length > 0 ? (
           <>
-            <button type="button" className="is-chief max-sm:!h-11" onClick={() => (open.length > 0 ? keep(open) : nothing())}>
+            <button
+              type="button"
+              className="is-chief max-sm:!h-11"
+              onClick={() => (open.length > 0 ? keep(open) : nothing())}
+            >
               <KeyCap name="Enter" />
               {open.length > 1 ? `Keep all ${open.length}` : open.length === 1 ? "Keep it" : "Nothing to do"}
             </button>
@@ -276,7 +459,17 @@ function OpenBoard({ conversation, place, nextId, onGo, onStep, onChoose }: Boar
             )}
           </>
         ) : (
-          <button type="button" className="is-chief" onClick={() => void run("back to Sort", { conversationId: id }, { says: () => "Back in Sort.", onDone: () => void queries.invalidateQueries() })}>
+          <button
+            type="button"
+            className="is-chief"
+            onClick={() =>
+              void run(
+                "back to Sort",
+                { conversationId: id },
+                { says: () => "Back in Sort.", onDone: () => void queries.invalidateQueries() },
+              )
+            }
+          >
             Back to Sort
           </button>
         )}

@@ -11,7 +11,12 @@ export interface GroupedRow {
   readonly isLast: boolean;
 }
 
-function groupOf(task: TaskRow, today: Day, zone: string, isDoneList: boolean): { key: string; look: GroupedRow["look"] } {
+function groupOf(
+  task: TaskRow,
+  today: Day,
+  zone: string,
+  isDoneList: boolean,
+): { key: string; look: GroupedRow["look"] } {
   if (isDoneList) return { key: task.finishedAt === null ? "" : dayOf({ at: task.finishedAt, zone }), look: "day" };
   if (!task.due) return { key: "", look: "none" };
   if (task.due.day < today) return { key: "over", look: "over" };
@@ -22,7 +27,13 @@ function groupOf(task: TaskRow, today: Day, zone: string, isDoneList: boolean): 
  * Puts rows that come by due day under their days: those that are over together, then today, each coming day, and those
  * without a date. In the list of finished tasks the day is that of finishing.
  */
-export function groupByDay(rows: readonly TaskRow[], today: Day, zone: string, calendar: WorkingCalendar, isDoneList: boolean): GroupedRow[] {
+export function groupByDay(
+  rows: readonly TaskRow[],
+  today: Day,
+  zone: string,
+  calendar: WorkingCalendar,
+  isDoneList: boolean,
+): GroupedRow[] {
   const keyed = rows.map((task) => ({ task, ...groupOf(task, today, zone, isDoneList) }));
   return keyed.map(({ task, key, look }, i) => {
     const isFirst = keyed[i - 1]?.key !== key;
@@ -33,7 +44,11 @@ export function groupByDay(rows: readonly TaskRow[], today: Day, zone: string, c
       if (look === "over") head = { name: "Over", note: `${size} ${size === 1 ? "task" : "tasks"}` };
       else if (look === "today") head = { name: "Today", note: sayDay(today, today) };
       else if (key === "") head = { name: "No date", note: "nobody is reminded" };
-      else head = { name: sayDay(key, today), note: daysBetween(today, key) === 0 ? "today" : sayDistance(key, today, calendar) };
+      else
+        head = {
+          name: sayDay(key, today),
+          note: daysBetween(today, key) === 0 ? "today" : sayDistance(key, today, calendar),
+        };
     }
     return { task, look, head, isLast };
   });

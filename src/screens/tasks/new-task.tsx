@@ -8,7 +8,15 @@ import { PRIORITY_NAMES } from "../parts/marks";
 import type { Look } from "./tasks-data";
 
 /** A new task from one plain line; below it, how its words were understood. */
-export function NewTask({ look, onMake, onClose }: { look: Look; onMake: (input: unknown) => Promise<boolean>; onClose: () => void }) {
+export function NewTask({
+  look,
+  onMake,
+  onClose,
+}: {
+  look: Look;
+  onMake: (input: unknown) => Promise<boolean>;
+  onClose: () => void;
+}) {
   const house = useHouse();
   const { now, today, calendar } = useToday();
   const [line, setLine] = useState("");
@@ -19,7 +27,14 @@ export function NewTask({ look, onMake, onClose }: { look: Look; onMake: (input:
   const project = house.projects.find((one) => one.id === projectId);
   const make = async () => {
     if (line.trim() === "") return onClose();
-    const isMade = await onMake({ title: read.title, ownerId, due: read.due ? { ...read.due, zone: house.zone } : null, priority: read.priority, projectId, workstreamId: null });
+    const isMade = await onMake({
+      title: read.title,
+      ownerId,
+      due: read.due ? { ...read.due, zone: house.zone } : null,
+      priority: read.priority,
+      projectId,
+      workstreamId: null,
+    });
     if (isMade) setLine("");
   };
   return (
@@ -44,11 +59,16 @@ export function NewTask({ look, onMake, onClose }: { look: Look; onMake: (input:
           Make it
         </button>
       </div>
-      <dl className="mt-2 grid grid-cols-[minmax(0,2fr)_1fr_1fr_auto_auto] gap-x-5 text-[12px] max-sm:grid-cols-2" role="status">
+      <dl className="mt-2 grid grid-cols-[minmax(0,2fr)_1fr_1fr_auto_auto] gap-x-5 text-[12px] max-sm:grid-cols-2">
         {[
           ["title", read.title || "what is to be done"],
           ["owner", owner ? (owner.id === house.me.id ? "you" : owner.name) : "nobody yet"],
-          ["due", read.due ? `${sayDay(read.due.day, today)}${read.due.time ? `, ${read.due.time}` : ""}, ${sayDistance(read.due.day, today, calendar)}` : "no date: nobody would be reminded"],
+          [
+            "due",
+            read.due
+              ? `${sayDay(read.due.day, today)}${read.due.time ? `, ${read.due.time}` : ""}, ${sayDistance(read.due.day, today, calendar)}`
+              : "no date: nobody would be reminded",
+          ],
           ["priority", PRIORITY_NAMES[read.priority]],
           ["project", project?.name ?? "no project"],
         ].map(([name, value]) => (

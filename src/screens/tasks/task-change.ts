@@ -28,20 +28,31 @@ export function taskColumnsSeen(task: TaskRow, field: TaskChange["field"]): Reco
 }
 
 /** The task as it will look once a change is saved. */
-export function taskWithChange(task: TaskRow, change: TaskChange, house: HouseView, outside: readonly CorrespondentView[]): TaskRow {
+export function taskWithChange(
+  task: TaskRow,
+  change: TaskChange,
+  house: HouseView,
+  outside: readonly CorrespondentView[],
+): TaskRow {
   switch (change.field) {
     case "title":
       return { ...task, title: change.to };
     case "owner": {
       const { to } = change;
-      return to.side === "ours" ? { ...task, side: "ours", theirs: null, owner: house.team.find((person) => person.id === to.personId) ?? null } : { ...task, side: "theirs", theirs: outside.find((who) => who.id === to.correspondentId) ?? task.theirs };
+      return to.side === "ours"
+        ? { ...task, side: "ours", theirs: null, owner: house.team.find((person) => person.id === to.personId) ?? null }
+        : { ...task, side: "theirs", theirs: outside.find((who) => who.id === to.correspondentId) ?? task.theirs };
     }
     case "due":
       return { ...task, due: change.to };
     case "priority":
       return { ...task, priority: change.to };
     case "project":
-      return { ...task, ...change.to, project: house.projects.find((project) => project.id === change.to.projectId)?.name ?? null };
+      return {
+        ...task,
+        ...change.to,
+        project: house.projects.find((project) => project.id === change.to.projectId)?.name ?? null,
+      };
     case "state":
       return { ...task, state: change.to };
   }

@@ -21,7 +21,15 @@ function originOf(task: TaskRow): string {
   return task.side === "theirs" ? `promised by ${first}` : `from ${first}’s letter`;
 }
 
-const Row = memo(function Row({ row, isHere, onPick }: { row: GroupedRow; isHere: boolean; onPick: (slug: string) => void }) {
+const Row = memo(function Row({
+  row,
+  isHere,
+  onPick,
+}: {
+  row: GroupedRow;
+  isHere: boolean;
+  onPick: (slug: string) => void;
+}) {
   const { task } = row;
   const { me } = useHouse();
   const { now, today } = useToday();
@@ -29,12 +37,20 @@ const Row = memo(function Row({ row, isHere, onPick }: { row: GroupedRow; isHere
   const lateness = isOpen && task.due ? sayLateness(task.due.day, today) : null;
   const who = task.theirs ?? task.owner;
   const isTeam = !task.theirs;
-  const note = [task.project ?? "no project", lateness && task.due ? `was due ${sayDay(task.due.day, today)}` : originOf(task)].filter(Boolean).join(" · ");
-  const stateWords = lateness ?? (task.state === "done" && task.finishedAt ? `done ${sayMoment(task.finishedAt, now)}` : task.state);
+  const note = [
+    task.project ?? "no project",
+    lateness && task.due ? `was due ${sayDay(task.due.day, today)}` : originOf(task),
+  ]
+    .filter(Boolean)
+    .join(" · ");
+  const stateWords =
+    lateness ?? (task.state === "done" && task.finishedAt ? `done ${sayMoment(task.finishedAt, now)}` : task.state);
   const stateColour = lateness ? "text-late" : task.state === "under way" || task.state === "done" ? "text-going" : "";
   return (
     <div className={`flex h-full ${row.isLast ? "border-b border-hairline" : ""}`}>
-      <div className={`gutter !py-[5px] ${row.look === "over" ? "is-over" : row.look === "today" ? "is-today" : ""} max-sm:!w-[98px] max-sm:!pl-3`}>
+      <div
+        className={`gutter !py-[5px] ${row.look === "over" ? "is-over" : row.look === "today" ? "is-today" : ""} max-sm:!w-[98px] max-sm:!pl-3`}
+      >
         {row.head && (
           <>
             <b>{row.head.name}</b>
@@ -42,7 +58,13 @@ const Row = memo(function Row({ row, isHere, onPick }: { row: GroupedRow; isHere
           </>
         )}
       </div>
-      <button type="button" data-slug={task.slug} aria-current={isHere ? "true" : undefined} className={`flex min-w-0 flex-1 items-stretch pl-2 text-left ${row.isLast ? "" : "border-b border-[color:var(--hairline-faint)]"} ${isHere ? "here" : "hover:bg-wash"}`} onClick={() => onPick(task.slug)}>
+      <button
+        type="button"
+        data-slug={task.slug}
+        aria-current={isHere ? "true" : undefined}
+        className={`flex min-w-0 flex-1 items-stretch pl-2 text-left ${row.isLast ? "" : "border-b border-[color:var(--hairline-faint)]"} ${isHere ? "here" : "hover:bg-wash"}`}
+        onClick={() => onPick(task.slug)}
+      >
         <span className="flex w-5 flex-none justify-center pt-[5px]">
           <PriorityRule priority={task.priority} height={29} />
         </span>
@@ -71,7 +93,9 @@ const Row = memo(function Row({ row, isHere, onPick }: { row: GroupedRow; isHere
             <StateSign state={task.state} isLate={lateness !== null} />
             {stateWords}
           </span>
-          <span className="block truncate pl-[21px] pr-5 text-[12px] leading-[15px] text-soft">{lateness ? task.state : task.due?.time ? `by ${task.due.time}` : task.theirs ? "owed to us" : ""}</span>
+          <span className="block truncate pl-[21px] pr-5 text-[12px] leading-[15px] text-soft">
+            {lateness ? task.state : task.due?.time ? `by ${task.due.time}` : task.theirs ? "owed to us" : ""}
+          </span>
         </span>
       </button>
     </div>
@@ -79,15 +103,27 @@ const Row = memo(function Row({ row, isHere, onPick }: { row: GroupedRow; isHere
 });
 
 /** The list by day. Only the rows in sight are drawn. */
-export function TaskList(props: { rows: readonly GroupedRow[]; hereSlug: string | null; hasMore: boolean; onMore: () => void; onPick: (slug: string) => void; isPhone: boolean }) {
+export function TaskList(props: {
+  rows: readonly GroupedRow[];
+  hereSlug: string | null;
+  hasMore: boolean;
+  onMore: () => void;
+  onPick: (slug: string) => void;
+  isPhone: boolean;
+}) {
   const box = useRef<HTMLDivElement>(null);
   const height = props.isPhone ? PHONE_ROW_HEIGHT : ROW_HEIGHT;
-  const virtual = useVirtualizer({ count: props.rows.length, getScrollElement: () => box.current, estimateSize: () => height, overscan: 8, initialRect: { width: 800, height: 640 } });
+  const virtual = useVirtualizer({
+    count: props.rows.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => height,
+    overscan: 8,
+    initialRect: { width: 800, height: 640 },
+  });
   const items = virtual.getVirtualItems();
   const lastIndex = items.at(-1)?.index ?? 0;
   const { hasMore, onMore } = props;
   const count = props.rows.length;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a new row height has to be measured again
   useEffect(() => virtual.measure(), [height, virtual]);
   useEffect(() => {
     if (hasMore && lastIndex >= count - 15) onMore();

@@ -27,7 +27,10 @@ interface SheetProps {
 function Fields({ sheet, editing, onEdit, onChange }: SheetProps) {
   const { task } = sheet;
   const { today, calendar } = useToday();
-  const open = (field: TaskField) => ({ isOpen: editing === field, onOpen: (isOpen: boolean) => onEdit(isOpen ? field : null) });
+  const open = (field: TaskField) => ({
+    isOpen: editing === field,
+    onOpen: (isOpen: boolean) => onEdit(isOpen ? field : null),
+  });
   const who = task.theirs ?? task.owner;
   const isOpenTask = task.state === "to begin" || task.state === "under way";
   const lateness = isOpenTask && task.due ? sayLateness(task.due.day, today) : null;
@@ -37,29 +40,58 @@ function Fields({ sheet, editing, onEdit, onChange }: SheetProps) {
       <dt>Owner</dt>
       <dd className="flex flex-wrap items-center gap-1.5 font-bold">
         {who && <PersonLabel initials={who.initials} name={who.name} isTeam={!task.theirs} size="small" />}
-        <OwnerWord owner={task.owner} theirs={task.theirs} outside={outside} {...open("owner")} onPick={(to) => void onChange({ field: "owner", to })} />
-        {task.theirs && <span className="font-medium text-soft">owes it{task.owner ? `, ${task.owner.name} waits` : ""}</span>}
+        <OwnerWord
+          owner={task.owner}
+          theirs={task.theirs}
+          outside={outside}
+          {...open("owner")}
+          onPick={(to) => void onChange({ field: "owner", to })}
+        />
+        {task.theirs && (
+          <span className="font-medium text-soft">owes it{task.owner ? `, ${task.owner.name} waits` : ""}</span>
+        )}
       </dd>
       <dt>Due</dt>
       <dd>
         <b>
           <DueWord due={task.due} {...open("due")} onSave={(to) => onChange({ field: "due", to })} />
         </b>
-        {task.due && editing !== "due" && <span className={lateness ? "font-bold text-late" : task.due.day === today ? "font-bold text-near" : "text-soft"}>, {lateness ?? sayDistance(task.due.day, today, calendar)}</span>}
+        {task.due && editing !== "due" && (
+          <span
+            className={lateness ? "font-bold text-late" : task.due.day === today ? "font-bold text-near" : "text-soft"}
+          >
+            , {lateness ?? sayDistance(task.due.day, today, calendar)}
+          </span>
+        )}
         {!task.due && <span className="text-soft">, nobody is reminded</span>}
       </dd>
       <dt>Priority</dt>
       <dd className="flex items-center gap-2">
         <PriorityRule priority={task.priority} height={14} />
-        <PriorityWord priority={task.priority} {...open("priority")} onPick={(to) => void onChange({ field: "priority", to })} />
+        <PriorityWord
+          priority={task.priority}
+          {...open("priority")}
+          onPick={(to) => void onChange({ field: "priority", to })}
+        />
       </dd>
       <dt>State</dt>
       <dd className="font-bold">
-        <StateWord state={task.state} className={task.state === "under way" || task.state === "done" ? "text-going" : ""} {...open("state")} onPick={(to) => void onChange({ field: "state", to })} />
+        <StateWord
+          state={task.state}
+          className={task.state === "under way" || task.state === "done" ? "text-going" : ""}
+          {...open("state")}
+          onPick={(to) => void onChange({ field: "state", to })}
+        />
       </dd>
       <dt>Project</dt>
       <dd>
-        <ProjectWord projectId={task.projectId} workstreamId={task.workstreamId} withWorkstreams {...open("project")} onPick={(to) => void onChange({ field: "project", to })} />
+        <ProjectWord
+          projectId={task.projectId}
+          workstreamId={task.workstreamId}
+          withWorkstreams
+          {...open("project")}
+          onPick={(to) => void onChange({ field: "project", to })}
+        />
       </dd>
     </dl>
   );
@@ -68,7 +100,12 @@ function Fields({ sheet, editing, onEdit, onChange }: SheetProps) {
 function FromLetter({ sheet }: { sheet: TaskSheet }) {
   const { now } = useToday();
   const { passage } = sheet;
-  if (!passage) return sheet.hasHiddenLetter ? <p className="px-[18px] pt-3 text-[13px] text-soft">It comes from a letter in somebody’s own mailbox, which you may not see.</p> : null;
+  if (!passage)
+    return sheet.hasHiddenLetter ? (
+      <p className="px-[18px] pt-3 text-[13px] text-soft">
+        It comes from a letter in somebody’s own mailbox, which you may not see.
+      </p>
+    ) : null;
   const range = passage.start !== null && passage.end !== null ? `?from=${passage.start}&to=${passage.end}` : "";
   return (
     <section className="px-[18px] pt-[9px]" aria-label="What was asked">
@@ -88,7 +125,11 @@ function FromLetter({ sheet }: { sheet: TaskSheet }) {
         </Link>
       </p>
       {sheet.laterLetters.map((letter) => (
-        <Link key={letter.id} href={`/letters/${letter.id}`} className="mt-2 block rounded-[13px] border border-dashed border-act px-3 py-2">
+        <Link
+          key={letter.id}
+          href={`/letters/${letter.id}`}
+          className="mt-2 block rounded-[13px] border border-dashed border-act px-3 py-2"
+        >
           <span className="font-letter block truncate text-[13.5px]">{letter.begins}</span>
           <span className="text-[12px] text-soft">
             <b className="text-ink">{letter.from}</b> wrote again, {sayMomentFully(letter.sentAt, now.zone, now)}
@@ -106,13 +147,25 @@ function FromLetter({ sheet }: { sheet: TaskSheet }) {
 
 function Happened({ sheet, onUndoEntry }: { sheet: TaskSheet; onUndoEntry: (entryId: string) => void }) {
   const { now } = useToday();
-  const notes = sheet.comments.map((comment) => ({ at: comment.at, by: comment.by, id: comment.id, words: comment.text, isNote: true, isUndone: false }));
-  const acts = sheet.happened.filter((entry) => entry.words !== "wrote a note").map((entry) => ({ ...entry, isNote: false }));
+  const notes = sheet.comments.map((comment) => ({
+    at: comment.at,
+    by: comment.by,
+    id: comment.id,
+    words: comment.text,
+    isNote: true,
+    isUndone: false,
+  }));
+  const acts = sheet.happened
+    .filter((entry) => entry.words !== "wrote a note")
+    .map((entry) => ({ ...entry, isNote: false }));
   const all = [...notes, ...acts].sort((a, b) => b.at - a.at);
   return (
     <section aria-label="What happened" className="pb-3">
       <h3 className="mx-[18px] mb-0.5 mt-3 flex items-baseline justify-between text-[14px]">
-        What happened <span className="text-[12px] font-medium text-soft" style={{ fontFamily: "var(--font-ui)" }}>{dayOf(now) ? "newest first" : ""}</span>
+        What happened{" "}
+        <span className="text-[12px] font-medium text-soft" style={{ fontFamily: "var(--font-ui)" }}>
+          {dayOf(now) ? "newest first" : ""}
+        </span>
       </h3>
       <ol>
         {all.map((entry) => (
@@ -121,10 +174,19 @@ function Happened({ sheet, onUndoEntry }: { sheet: TaskSheet; onUndoEntry: (entr
             {entry.isNote ? (
               <div className="note min-w-0 flex-1 whitespace-pre-wrap [overflow-wrap:anywhere]">{entry.words}</div>
             ) : (
-              <div className={`min-w-0 flex-1 [overflow-wrap:anywhere] ${entry.isUndone ? "text-soft line-through" : "text-soft"}`}>{entry.words}</div>
+              <div
+                className={`min-w-0 flex-1 [overflow-wrap:anywhere] ${entry.isUndone ? "text-soft line-through" : "text-soft"}`}
+              >
+                {entry.words}
+              </div>
             )}
             {!entry.isNote && !entry.isUndone && (
-              <button type="button" className="text-[12px] text-act opacity-0 focus-visible:opacity-100 group-hover:opacity-100 max-sm:opacity-100" aria-label={`Undo: ${entry.words}`} onClick={() => onUndoEntry(entry.id)}>
+              <button
+                type="button"
+                className="text-[12px] text-act opacity-0 focus-visible:opacity-100 group-hover:opacity-100 max-sm:opacity-100"
+                aria-label={`Undo: ${entry.words}`}
+                onClick={() => onUndoEntry(entry.id)}
+              >
                 undo
               </button>
             )}
@@ -186,13 +248,20 @@ export function TaskSheetView(props: SheetProps) {
     <section className="pan flex h-full flex-col" aria-label={`Task ${task.reference}`}>
       <div className="flex-none border-b border-hairline px-[18px] pb-[9px] pt-[10px]">
         <div className="flex justify-between gap-3 text-[12.5px] leading-[17px]">
-          <span className="truncate text-soft">{[task.project ?? "No project", sheet.workstream].filter(Boolean).join(" · ")}</span>
+          <span className="truncate text-soft">
+            {[task.project ?? "No project", sheet.workstream].filter(Boolean).join(" · ")}
+          </span>
           <b className="whitespace-nowrap">{task.reference}</b>
         </div>
         <div className="mt-0.5 flex items-stretch gap-[9px]">
           <PriorityRule priority={task.priority} height={20} />
           <h2 className="min-w-0 flex-1 text-[18px] leading-[23px] tracking-[-.014em]">
-            <TitleWord title={task.title} isOpen={editing === "title"} onOpen={(isOpen) => onEdit(isOpen ? "title" : null)} onSave={(to) => onChange({ field: "title", to })} />
+            <TitleWord
+              title={task.title}
+              isOpen={editing === "title"}
+              onOpen={(isOpen) => onEdit(isOpen ? "title" : null)}
+              onSave={(to) => onChange({ field: "title", to })}
+            />
           </h2>
         </div>
       </div>

@@ -26,7 +26,10 @@ export function useTasks(look: Look, first: { look: Look; answer: TasksAnswer })
   const address = lookInAddress(look);
   return useInfiniteQuery({
     queryKey: ["tasks", address],
-    queryFn: ({ pageParam }) => ask<TasksAnswer>(`/api/tasks${address}${pageParam ? `${address ? "&" : "?"}after=${encodeURIComponent(pageParam)}` : ""}`),
+    queryFn: ({ pageParam }) =>
+      ask<TasksAnswer>(
+        `/api/tasks${address}${pageParam ? `${address ? "&" : "?"}after=${encodeURIComponent(pageParam)}` : ""}`,
+      ),
     initialPageParam: "",
     getNextPageParam: (last) => last.next,
     initialData: address === lookInAddress(first.look) ? { pages: [first.answer], pageParams: [""] } : undefined,
@@ -45,8 +48,21 @@ export function useSheet(slug: string | null, first: TaskSheet | null) {
 
 /** Changes a task on the screen, in the list and on its sheet, before the server has answered. */
 export function changeTaskOnScreen(queries: QueryClient, slug: string, change: (task: TaskRow) => TaskRow): () => void {
-  const before = [...queries.getQueriesData({ queryKey: ["tasks"] }), ...queries.getQueriesData({ queryKey: ["sheet", slug] })];
-  queries.setQueriesData<InfiniteData<TasksAnswer>>({ queryKey: ["tasks"] }, (old) => old && { ...old, pages: old.pages.map((page) => ({ ...page, rows: page.rows.map((row) => (row.slug === slug ? change(row) : row)) })) });
+  const before = [
+    ...queries.getQueriesData({ queryKey: ["tasks"] }),
+    ...queries.getQueriesData({ queryKey: ["sheet", slug] }),
+  ];
+  queries.setQueriesData<InfiniteData<TasksAnswer>>(
+    { queryKey: ["tasks"] },
+    (old) =>
+      old && {
+        ...old,
+        pages: old.pages.map((page) => ({
+          ...page,
+          rows: page.rows.map((row) => (row.slug === slug ? change(row) : row)),
+        })),
+      },
+  );
   queries.setQueriesData<TaskSheet>({ queryKey: ["sheet", slug] }, (old) => old && { ...old, task: change(old.task) });
   return () => {
     for (const [key, data] of before) queries.setQueryData(key, data);
@@ -55,5 +71,9 @@ export function changeTaskOnScreen(queries: QueryClient, slug: string, change: (
 
 /** Asks for a sheet before it is opened. */
 export function askAheadForSheet(queries: QueryClient, slug: string): void {
-  void queries.prefetchQuery({ queryKey: ["sheet", slug], queryFn: () => ask<TaskSheet>(`/api/tasks/${slug}`), staleTime: 30_000 });
+  void queries.prefetchQuery({
+    queryKey: ["sheet", slug],
+    queryFn: () => ask<TaskSheet>(`/api/tasks/${slug}`),
+    staleTime: 30_000,
+  });
 }

@@ -7,17 +7,30 @@ import { MOST_COUNTED, type TaskRow, type TaskSheet } from "../../core/views/vie
 import { useHouse, useToday } from "../parts/house";
 import { useKeys } from "../parts/keys";
 import { KeyCap } from "../parts/marks";
-import { useIsPhone } from "../parts/use-is-phone";
 import { useActs } from "../parts/use-acts";
+import { useIsPhone } from "../parts/use-is-phone";
 import { PickWord } from "../words/pick-word";
 import { groupByDay } from "./day-groups";
 import { NewTask } from "./new-task";
 import { type TaskChange, taskColumnsSeen, taskWithChange } from "./task-change";
 import { TaskList } from "./task-list";
 import { type TaskField, TaskSheetView } from "./task-sheet";
-import { askAheadForSheet, changeTaskOnScreen, type Look, lookInAddress, type TasksAnswer, useSheet, useTasks } from "./tasks-data";
+import {
+  askAheadForSheet,
+  changeTaskOnScreen,
+  type Look,
+  lookInAddress,
+  type TasksAnswer,
+  useSheet,
+  useTasks,
+} from "./tasks-data";
 
-const WHOSE: Readonly<Record<Look["whose"], string>> = { everyone: "Everyone’s tasks", mine: "My tasks", nobody: "Nobody’s tasks", theirs: "What others owe us" };
+const WHOSE: Readonly<Record<Look["whose"], string>> = {
+  everyone: "Everyone’s tasks",
+  mine: "My tasks",
+  nobody: "Nobody’s tasks",
+  theirs: "What others owe us",
+};
 const SHOW: Readonly<Record<Look["show"], string>> = { open: "without the done ones", done: "only those finished" };
 
 function figure(count: number): string {
@@ -28,19 +41,50 @@ function figure(count: number): string {
 function Sentence({ look, onLook }: { look: Look; onLook: (look: Look) => void }) {
   const { projects } = useHouse();
   const [open, setOpen] = useState<"whose" | "project" | "show" | null>(null);
-  const word = (name: "whose" | "project" | "show") => ({ isOpen: open === name, onOpen: (isOpen: boolean) => setOpen(isOpen ? name : null) });
+  const word = (name: "whose" | "project" | "show") => ({
+    isOpen: open === name,
+    onOpen: (isOpen: boolean) => setOpen(isOpen ? name : null),
+  });
   return (
     <p className="min-w-0 text-[14.5px] font-medium">
       <b>
-        <PickWord label="Whose" shown={WHOSE[look.whose]} picks={Object.entries(WHOSE).map(([id, name]) => ({ id, value: id as Look["whose"], name, matches: [name] }))} {...word("whose")} onPick={(whose) => onLook({ ...look, whose })} width={150} />
+        <PickWord
+          label="Whose"
+          shown={WHOSE[look.whose]}
+          picks={Object.entries(WHOSE).map(([id, name]) => ({ id, value: id as Look["whose"], name, matches: [name] }))}
+          {...word("whose")}
+          onPick={(whose) => onLook({ ...look, whose })}
+          width={150}
+        />
       </b>{" "}
       in{" "}
       <b>
-        <PickWord label="Project" shown={projects.find((project) => project.id === look.projectId)?.name ?? "any project"} picks={[{ id: "any", value: null as string | null, name: "any project", matches: ["any project"] }, ...projects.map((project) => ({ id: project.id, value: project.id as string | null, name: project.name, matches: [project.name] }))]} {...word("project")} onPick={(projectId) => onLook({ ...look, projectId })} />
+        <PickWord
+          label="Project"
+          shown={projects.find((project) => project.id === look.projectId)?.name ?? "any project"}
+          picks={[
+            { id: "any", value: null as string | null, name: "any project", matches: ["any project"] },
+            ...projects.map((project) => ({
+              id: project.id,
+              value: project.id as string | null,
+              name: project.name,
+              matches: [project.name],
+            })),
+          ]}
+          {...word("project")}
+          onPick={(projectId) => onLook({ ...look, projectId })}
+        />
       </b>
       ,{" "}
       <b>
-        <PickWord label="Which" shown={SHOW[look.show]} picks={Object.entries(SHOW).map(([id, name]) => ({ id, value: id as Look["show"], name, matches: [name] }))} {...word("show")} onPick={(show) => onLook({ ...look, show })} width={170} />
+        <PickWord
+          label="Which"
+          shown={SHOW[look.show]}
+          picks={Object.entries(SHOW).map(([id, name]) => ({ id, value: id as Look["show"], name, matches: [name] }))}
+          {...word("show")}
+          onPick={(show) => onLook({ ...look, show })}
+          width={170}
+        />
       </b>
       , by {look.show === "open" ? "due date" : "the day they were finished"}
     </p>
@@ -61,14 +105,18 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
   const [isMaking, setMaking] = useState(false);
   const tasks = useTasks(look, { look: props.look, answer: props.first });
   const rows = useMemo(() => tasks.data?.pages.flatMap((page) => page.rows) ?? [], [tasks.data]);
-  const grouped = useMemo(() => groupByDay(rows, today, house.zone, calendar, look.show === "done"), [rows, today, house.zone, calendar, look.show]);
+  const grouped = useMemo(
+    () => groupByDay(rows, today, house.zone, calendar, look.show === "done"),
+    [rows, today, house.zone, calendar, look.show],
+  );
   const figures = tasks.data?.pages[0]?.figures ?? props.first.figures;
   const hereSlug = slug ?? (isPhone ? null : (rows[0]?.slug ?? null));
   const { data: sheet, error } = useSheet(hereSlug, props.sheet);
 
   const index = rows.findIndex((row) => row.slug === hereSlug);
   useEffect(() => {
-    for (const row of rows.slice(Math.max(0, index - 1), index + 3)) if (row.slug !== hereSlug) askAheadForSheet(queries, row.slug);
+    for (const row of rows.slice(Math.max(0, index - 1), index + 3))
+      if (row.slug !== hereSlug) askAheadForSheet(queries, row.slug);
   }, [queries, rows, index, hereSlug]);
 
   const go = useCallback(
@@ -93,10 +141,18 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
       { taskId: task.id, change: to, was: taskColumnsSeen(task, to.field) },
       {
         show: () => changeTaskOnScreen(queries, task.slug, (old) => taskWithChange(old, to, house, [])),
-        says: () => (to.field === "state" ? (to.to === "done" ? `${task.reference} is done.` : to.to === "called off" ? `${task.reference} is called off; its letters stay with the project.` : `${task.reference} is ${to.to}.`) : null),
+        says: () =>
+          to.field === "state"
+            ? to.to === "done"
+              ? `${task.reference} is done.`
+              : to.to === "called off"
+                ? `${task.reference} is called off; its letters stay with the project.`
+                : `${task.reference} is ${to.to}.`
+            : null,
       },
     );
-  const finish = (task: TaskRow) => void change(task, { field: "state", to: task.state === "done" ? "to begin" : "done" });
+  const finish = (task: TaskRow) =>
+    void change(task, { field: "state", to: task.state === "done" ? "to begin" : "done" });
   const openLetter = () => {
     if (!sheet?.passage) return;
     const { letterId, start, end } = sheet.passage;
@@ -142,7 +198,10 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_428px] gap-[14px] px-4 pb-4 pt-[14px] max-lg:grid-cols-[minmax(0,1fr)_360px] max-sm:flex max-sm:flex-col max-sm:gap-2 max-sm:p-2">
       <h1 className="sr-only">Tasks</h1>
-      <section className={`pan flex min-h-0 flex-col ${isSheetShown && isPhone ? "hidden" : ""} max-sm:flex-1`} aria-label="The list">
+      <section
+        className={`pan flex min-h-0 flex-col ${isSheetShown && isPhone ? "hidden" : ""} max-sm:flex-1`}
+        aria-label="The list"
+      >
         <div className="flex min-h-[50px] flex-none flex-wrap items-center gap-x-4 gap-y-1 border-b border-hairline py-2 pl-4 pr-[10px]">
           <Sentence look={look} onLook={changeLook} />
           <span className="ml-auto text-[12px] text-soft">
@@ -157,14 +216,36 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
             New task
           </button>
         </div>
-        {isMaking && <NewTask look={look} onClose={() => setMaking(false)} onMake={(input) => run("make task", input, { says: (done) => `Made as ${done.made[0]?.reference}.`, onDone: (done) => done.made[0] && go(done.made[0].slug) })} />}
+        {isMaking && (
+          <NewTask
+            look={look}
+            onClose={() => setMaking(false)}
+            onMake={(input) =>
+              run("make task", input, {
+                says: (done) => `Made as ${done.made[0]?.reference}.`,
+                onDone: (done) => done.made[0] && go(done.made[0].slug),
+              })
+            }
+          />
+        )}
         {rows.length === 0 ? (
           <div className="flex flex-1 flex-col items-center justify-center gap-2 p-8 text-center">
             <h2 className="text-[18px]">{look.show === "done" ? "Nothing is finished yet" : "Nothing to do here"}</h2>
-            <p className="text-soft">{look.whose === "everyone" && !look.projectId ? "Keep slips in Sort, or write a task in one line with New task." : "Change a word of the sentence above to see more."}</p>
+            <p className="text-soft">
+              {look.whose === "everyone" && !look.projectId
+                ? "Keep slips in Sort, or write a task in one line with New task."
+                : "Change a word of the sentence above to see more."}
+            </p>
           </div>
         ) : (
-          <TaskList rows={grouped} hereSlug={hereSlug} hasMore={tasks.hasNextPage && !tasks.isFetchingNextPage} onMore={() => void tasks.fetchNextPage()} onPick={go} isPhone={isPhone} />
+          <TaskList
+            rows={grouped}
+            hereSlug={hereSlug}
+            hasMore={tasks.hasNextPage && !tasks.isFetchingNextPage}
+            onMore={() => void tasks.fetchNextPage()}
+            onPick={go}
+            isPhone={isPhone}
+          />
         )}
         <div className="flex h-9 flex-none items-center gap-[26px] border-t border-hairline px-4 text-[12px] text-soft">
           <span>
@@ -175,17 +256,39 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
       </section>
       <div className={`min-h-0 ${isSheetShown ? "" : "max-sm:hidden"} max-sm:flex max-sm:flex-1 max-sm:flex-col`}>
         {isPhone && isSheetShown && (
-          <button type="button" className="flex h-11 flex-none items-center px-2 font-semibold text-act" onClick={() => go(null)}>
+          <button
+            type="button"
+            className="flex h-11 flex-none items-center px-2 font-semibold text-act"
+            onClick={() => go(null)}
+          >
             ‹ The list
           </button>
         )}
         {sheet ? (
           <div className="h-full min-h-0 flex-1">
-            <TaskSheetView key={sheet.task.id} sheet={sheet} editing={editing} onEdit={setEditing} onChange={(to) => change(sheet.task, to)} onNote={(text) => run("comment", { taskId: sheet.task.id, text })} onUndoEntry={(entryId) => void run("undo", { entryId }, { says: () => "Undone.", canUndo: false })} acts={acts} />
+            <TaskSheetView
+              key={sheet.task.id}
+              sheet={sheet}
+              editing={editing}
+              onEdit={setEditing}
+              onChange={(to) => change(sheet.task, to)}
+              onNote={(text) => run("comment", { taskId: sheet.task.id, text })}
+              onUndoEntry={(entryId) => void run("undo", { entryId }, { says: () => "Undone.", canUndo: false })}
+              acts={acts}
+            />
           </div>
         ) : (
-          <section className="pan flex h-full items-center justify-center p-8 text-center text-soft" aria-busy={hereSlug !== null && !error}>
-            {error ? <p role="alert">{error.message}</p> : hereSlug === null ? "Choose a task to see what was asked, who has it and what happened." : ""}
+          <section
+            className="pan flex h-full items-center justify-center p-8 text-center text-soft"
+            aria-busy={hereSlug !== null && !error}
+          >
+            {error ? (
+              <p role="alert">{error.message}</p>
+            ) : hereSlug === null ? (
+              "Choose a task to see what was asked, who has it and what happened."
+            ) : (
+              ""
+            )}
           </section>
         )}
       </div>

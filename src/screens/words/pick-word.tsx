@@ -15,7 +15,16 @@ export interface Pick<Value> {
 
 function fits(pick: Pick<unknown>, typed: string): boolean {
   const start = typed.trim().toLowerCase();
-  return start === "" || pick.matches.some((match) => match.toLowerCase().split(/[\s@.-]+/).some((word) => word.startsWith(start)) || match.toLowerCase().startsWith(start));
+  return (
+    start === "" ||
+    pick.matches.some(
+      (match) =>
+        match
+          .toLowerCase()
+          .split(/[\s@.-]+/)
+          .some((word) => word.startsWith(start)) || match.toLowerCase().startsWith(start),
+    )
+  );
 }
 
 /** A value shown as a word; opened, it is a field with the picks that fit what is typed below it. */
@@ -32,7 +41,12 @@ export function PickWord<Value>(props: {
   const [typed, setTyped] = useState("");
   if (!props.isOpen) {
     return (
-      <button type="button" className={`word ${props.isMissing ? "is-missing" : ""}`} onClick={() => props.onOpen(true)} title={`Change ${props.label}`}>
+      <button
+        type="button"
+        className={`word ${props.isMissing ? "is-missing" : ""}`}
+        onClick={() => props.onOpen(true)}
+        title={`Change ${props.label}`}
+      >
         <span className="sr-only">{props.label}: </span>
         {props.shown}
       </button>

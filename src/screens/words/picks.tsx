@@ -17,7 +17,15 @@ interface WordProps<Value> {
 }
 
 /** Who has it: a member of the team, somebody outside who owes it, or nobody yet. */
-export function OwnerWord(props: WordProps<OwnerPick> & { owner: PersonView | null; theirs: CorrespondentView | null; outside?: readonly CorrespondentView[]; isShort?: boolean; missing?: string }) {
+export function OwnerWord(
+  props: WordProps<OwnerPick> & {
+    owner: PersonView | null;
+    theirs: CorrespondentView | null;
+    outside?: readonly CorrespondentView[];
+    isShort?: boolean;
+    missing?: string;
+  },
+) {
   const house = useHouse();
   const picks: Pick<OwnerPick>[] = [
     { ...ownPick(house.me), name: "you" },
@@ -32,8 +40,26 @@ export function OwnerWord(props: WordProps<OwnerPick> & { owner: PersonView | nu
     })),
     { id: "nobody", value: { side: "ours", personId: null }, name: "nobody yet", matches: ["nobody", "none"] },
   ];
-  const shown = (props.theirs && (props.isShort ? shortName(props.theirs.name) : props.theirs.name)) ?? (props.owner ? (props.owner.id === house.me.id ? "you" : props.isShort ? shortName(props.owner.name) : props.owner.name) : (props.missing ?? "nobody yet"));
-  return <PickWord label="Owner" shown={shown} isMissing={!props.owner && !props.theirs} picks={picks} isOpen={props.isOpen} onOpen={props.onOpen} onPick={props.onPick} />;
+  const shown =
+    (props.theirs && (props.isShort ? shortName(props.theirs.name) : props.theirs.name)) ??
+    (props.owner
+      ? props.owner.id === house.me.id
+        ? "you"
+        : props.isShort
+          ? shortName(props.owner.name)
+          : props.owner.name
+      : (props.missing ?? "nobody yet"));
+  return (
+    <PickWord
+      label="Owner"
+      shown={shown}
+      isMissing={!props.owner && !props.theirs}
+      picks={picks}
+      isOpen={props.isOpen}
+      onOpen={props.onOpen}
+      onPick={props.onPick}
+    />
+  );
 }
 
 function ownPick(person: PersonView): Pick<OwnerPick> {
@@ -55,24 +81,95 @@ export function shortName(name: string): string {
 }
 
 export function PriorityWord(props: WordProps<Priority> & { priority: Priority }) {
-  const picks = PRIORITIES.map((priority) => ({ id: priority, value: priority, name: PRIORITY_NAMES[priority], matches: [priority], sign: <span className="inline-flex w-2"><PriorityRule priority={priority} height={14} /></span> }));
-  return <PickWord label="Priority" shown={PRIORITY_NAMES[props.priority]} picks={picks} isOpen={props.isOpen} onOpen={props.onOpen} onPick={props.onPick} width={90} />;
+  const picks = PRIORITIES.map((priority) => ({
+    id: priority,
+    value: priority,
+    name: PRIORITY_NAMES[priority],
+    matches: [priority],
+    sign: (
+      <span className="inline-flex w-2">
+        <PriorityRule priority={priority} height={14} />
+      </span>
+    ),
+  }));
+  return (
+    <PickWord
+      label="Priority"
+      shown={PRIORITY_NAMES[props.priority]}
+      picks={picks}
+      isOpen={props.isOpen}
+      onOpen={props.onOpen}
+      onPick={props.onPick}
+      width={90}
+    />
+  );
 }
 
 export function StateWord(props: WordProps<TaskState> & { state: TaskState; className?: string }) {
-  const picks = TASK_STATES.map((state) => ({ id: state, value: state, name: state, matches: [state], sign: <StateSign state={state} isLate={false} /> }));
-  return <PickWord label="State" shown={<span className={props.className}>{props.state}</span>} picks={picks} isOpen={props.isOpen} onOpen={props.onOpen} onPick={props.onPick} width={100} />;
+  const picks = TASK_STATES.map((state) => ({
+    id: state,
+    value: state,
+    name: state,
+    matches: [state],
+    sign: <StateSign state={state} isLate={false} />,
+  }));
+  return (
+    <PickWord
+      label="State"
+      shown={<span className={props.className}>{props.state}</span>}
+      picks={picks}
+      isOpen={props.isOpen}
+      onOpen={props.onOpen}
+      onPick={props.onPick}
+      width={100}
+    />
+  );
 }
 
 /** The project, and with `withWorkstreams` its workstreams as places of their own. */
-export function ProjectWord(props: WordProps<{ projectId: string | null; workstreamId: string | null }> & { projectId: string | null; workstreamId: string | null; withWorkstreams?: boolean }) {
+export function ProjectWord(
+  props: WordProps<{ projectId: string | null; workstreamId: string | null }> & {
+    projectId: string | null;
+    workstreamId: string | null;
+    withWorkstreams?: boolean;
+  },
+) {
   const { projects } = useHouse();
   const picks: Pick<{ projectId: string | null; workstreamId: string | null }>[] = projects.flatMap((project) => [
-    { id: project.id, value: { projectId: project.id, workstreamId: null }, name: project.name, matches: [project.name] },
-    ...(props.withWorkstreams ? project.workstreams.map((stream) => ({ id: stream.id, value: { projectId: project.id, workstreamId: stream.id }, name: stream.name, note: project.name, matches: [stream.name, project.name] })) : []),
+    {
+      id: project.id,
+      value: { projectId: project.id, workstreamId: null },
+      name: project.name,
+      matches: [project.name],
+    },
+    ...(props.withWorkstreams
+      ? project.workstreams.map((stream) => ({
+          id: stream.id,
+          value: { projectId: project.id, workstreamId: stream.id },
+          name: stream.name,
+          note: project.name,
+          matches: [stream.name, project.name],
+        }))
+      : []),
   ]);
-  picks.push({ id: "none", value: { projectId: null, workstreamId: null }, name: "no project", matches: ["none", "no project"] });
+  picks.push({
+    id: "none",
+    value: { projectId: null, workstreamId: null },
+    name: "no project",
+    matches: ["none", "no project"],
+  });
   const project = projects.find((one) => one.id === props.projectId);
   const stream = project?.workstreams.find((one) => one.id === props.workstreamId);
-  return <PickWord label="Project" shown={project ? (stream ? `${project.name} · ${stream.name}` : project.name) : "no project"} isMissing={!project} picks={picks} isOpen={props.isOpen} onOpen={props.onOpen} onPick={props.onPick} width={180} />;
+  return (
+    <PickWord
+      label="Project"
+      shown={project ? (stream ? `${project.name} · ${stream.name}` : project.name) : "no project"}
+      isMissing={!project}
+      picks={picks}
+      isOpen={props.isOpen}
+      onOpen={props.onOpen}
+      onPick={props.onPick}
+      width={180}
+    />
+  );
 }

@@ -8,10 +8,21 @@ import type { DueView } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 
 /** A title shown as text; opened, it is a field. What was typed stays in the field until it is saved or given up. */
-export function TitleWord(props: { title: string; isOpen: boolean; onOpen: (isOpen: boolean) => void; onSave: (title: string) => Promise<boolean>; className?: string }) {
+export function TitleWord(props: {
+  title: string;
+  isOpen: boolean;
+  onOpen: (isOpen: boolean) => void;
+  onSave: (title: string) => Promise<boolean>;
+  className?: string;
+}) {
   if (!props.isOpen) {
     return (
-      <button type="button" className={`block text-left w-full [overflow-wrap:anywhere] ${props.className ?? ""}`} onClick={() => props.onOpen(true)} title="Change the title">
+      <button
+        type="button"
+        className={`block text-left w-full [overflow-wrap:anywhere] ${props.className ?? ""}`}
+        onClick={() => props.onOpen(true)}
+        title="Change the title"
+      >
         {props.title}
       </button>
     );
@@ -19,7 +30,12 @@ export function TitleWord(props: { title: string; isOpen: boolean; onOpen: (isOp
   return <TitleField {...props} />;
 }
 
-function TitleField(props: { title: string; onOpen: (isOpen: boolean) => void; onSave: (title: string) => Promise<boolean>; className?: string }) {
+function TitleField(props: {
+  title: string;
+  onOpen: (isOpen: boolean) => void;
+  onSave: (title: string) => Promise<boolean>;
+  className?: string;
+}) {
   const [typed, setTyped] = useState(props.title);
   const save = async () => {
     if (typed.trim() === props.title || (await props.onSave(typed))) props.onOpen(false);
@@ -66,7 +82,12 @@ export function DueWord(props: {
 }) {
   if (!props.isOpen) {
     return (
-      <button type="button" className={`word ${props.due ? "" : "is-missing"}`} onClick={() => props.onOpen(true)} title="Change the due date">
+      <button
+        type="button"
+        className={`word ${props.due ? "" : "is-missing"}`}
+        onClick={() => props.onOpen(true)}
+        title="Change the due date"
+      >
         <span className="sr-only">Due: </span>
         {props.due ? <DueText due={props.due} /> : "no date"}
       </button>
@@ -75,7 +96,12 @@ export function DueWord(props: {
   return <DueField {...props} />;
 }
 
-function DueField(props: { due: DueView | null; others?: readonly string[]; onOpen: (isOpen: boolean) => void; onSave: (due: DueView | null) => Promise<boolean> }) {
+function DueField(props: {
+  due: DueView | null;
+  others?: readonly string[];
+  onOpen: (isOpen: boolean) => void;
+  onSave: (due: DueView | null) => Promise<boolean>;
+}) {
   const house = useHouse();
   const { now, today, calendar } = useToday();
   const [typed, setTyped] = useState("");
@@ -110,18 +136,27 @@ function DueField(props: { due: DueView | null; others?: readonly string[]; onOp
           }
           if (event.key !== "Enter") return;
           if (typed.trim() === "") props.onOpen(false);
-          else if (read.kind !== "unclear") void save(read.kind === "none" ? null : { day: read.date.day, time: read.date.time, zone: house.zone });
+          else if (read.kind !== "unclear")
+            void save(read.kind === "none" ? null : { day: read.date.day, time: read.date.time, zone: house.zone });
         }}
       />
-      <span id="due-gloss" role="status" className="gloss absolute left-0 top-full mt-1 block w-max whitespace-normal font-medium">
+      <span
+        id="due-gloss"
+        role="status"
+        className="gloss absolute left-0 top-full mt-1 block w-max whitespace-normal font-medium"
+      >
         {typed.trim() === "" ? (
           <>
-            {others.length > 1 && (
-              <span className="block px-2 pt-1 text-soft">The words could also mean:</span>
-            )}
+            {others.length > 1 && <span className="block px-2 pt-1 text-soft">The words could also mean:</span>}
             {others.length > 1 &&
               others.map((day) => (
-                <button key={day} type="button" className="gloss-row" onMouseDown={(event) => event.preventDefault()} onClick={() => void save({ day, time: null, zone: house.zone })}>
+                <button
+                  key={day}
+                  type="button"
+                  className="gloss-row"
+                  onMouseDown={(event) => event.preventDefault()}
+                  onClick={() => void save({ day, time: null, zone: house.zone })}
+                >
                   <b>{sayDay(day, today)}</b> <span className="text-soft">{sayDistance(day, today, calendar)}</span>
                 </button>
               ))}
@@ -134,7 +169,8 @@ function DueField(props: { due: DueView | null; others?: readonly string[]; onOp
         ) : (
           <span className="block px-2 py-1">
             <b>{sayDay(read.date.day, today)}</b>
-            {read.date.time ? `, ${read.date.time}` : ""}, <span className="text-soft">{sayDistance(read.date.day, today, calendar)}</span>
+            {read.date.time ? `, ${read.date.time}` : ""},{" "}
+            <span className="text-soft">{sayDistance(read.date.day, today, calendar)}</span>
           </span>
         )}
       </span>
@@ -142,6 +178,10 @@ function DueField(props: { due: DueView | null; others?: readonly string[]; onOp
   );
 }
 
-function readDue(typed: string, now: Moment, house: { workingDays: readonly number[]; holidays: readonly string[]; figures: "dmy" | "mdy" }) {
+function readDue(
+  typed: string,
+  now: Moment,
+  house: { workingDays: readonly number[]; holidays: readonly string[]; figures: "dmy" | "mdy" },
+) {
   return readTypedDate(typed, now, house, house.figures);
 }

@@ -5,7 +5,11 @@ import { forViewer, sayNo } from "../../_server/reply";
 
 export const dynamic = "force-dynamic";
 
-const call = z.object({ name: z.string().max(40), input: z.unknown(), key: z.string().min(8).max(80).nullable().default(null) });
+const call = z.object({
+  name: z.string().max(40),
+  input: z.unknown(),
+  key: z.string().min(8).max(80).nullable().default(null),
+});
 
 /** A page of another site cannot make somebody act: browsers say where a post comes from (Fetch Metadata). */
 function isForeign(request: Request): boolean {
@@ -21,7 +25,15 @@ export async function POST(request: Request): Promise<Response> {
     const { name, input, key } = parsed.data;
     const done = await perform(db, { personId, now: now() }, name, input, key);
     if (done.ok) return Response.json({ entryId: done.entryId, made: done.made, about: done.about });
-    const status = { "not found": 404, "not allowed": 403, "changed meanwhile": 409, "built upon": 409, "already undone": 409, "nothing to undo": 409, invalid: 422 }[done.refusal.code];
+    const status = {
+      "not found": 404,
+      "not allowed": 403,
+      "changed meanwhile": 409,
+      "built upon": 409,
+      "already undone": 409,
+      "nothing to undo": 409,
+      invalid: 422,
+    }[done.refusal.code];
     return Response.json({ says: done.says, code: done.refusal.code }, { status });
   });
 }

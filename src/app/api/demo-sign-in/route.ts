@@ -15,5 +15,9 @@ export async function POST(request: Request): Promise<Response> {
   const parsed = z.object({ personId: z.uuid() }).safeParse(await request.json().catch(() => null));
   const person = parsed.success ? (await team(db)).find((one) => one.id === parsed.data.personId) : undefined;
   if (!person) return sayNo(404, "Nobody of this name works here.");
-  return (await signIn(db)).api.signInEmail({ body: { email: person.address, password: DEMO_PASSWORD }, headers: await headers(), asResponse: true });
+  return (await signIn(db)).api.signInEmail({
+    body: { email: person.address, password: DEMO_PASSWORD },
+    headers: await headers(),
+    asResponse: true,
+  });
 }

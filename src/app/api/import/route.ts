@@ -22,16 +22,24 @@ export async function POST(request: Request): Promise<Response> {
         const line = (value: unknown) => controller.enqueue(encoder.encode(`${JSON.stringify(value)}\n`));
         try {
           for await (const report of importMail(db, messagesOfUpload(name, chunksOf(body)), wayInId, now)) {
-            line({ ...report, notReadable: report.notReadable.slice(0, MOST_FAULTS), faults: report.notReadable.length });
+            line({
+              ...report,
+              notReadable: report.notReadable.slice(0, MOST_FAULTS),
+              faults: report.notReadable.length,
+            });
           }
         } catch (error) {
           console.error(error);
-          line({ fault: `${name} was cut off. What is counted so far is kept; drop the file again for the rest, nothing comes in twice.` });
+          line({
+            fault: `${name} was cut off. What is counted so far is kept; drop the file again for the rest, nothing comes in twice.`,
+          });
         }
         controller.close();
       },
     });
-    return new Response(stream, { headers: { "content-type": "application/x-ndjson", "cache-control": "no-cache, no-transform" } });
+    return new Response(stream, {
+      headers: { "content-type": "application/x-ndjson", "cache-control": "no-cache, no-transform" },
+    });
   });
 }
 

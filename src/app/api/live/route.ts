@@ -56,6 +56,12 @@ export async function GET(request: Request): Promise<Response> {
       },
       cancel: () => stop(),
     });
-    return new Response(stream, { headers: { "content-type": "text/event-stream", "cache-control": "no-cache, no-transform", "x-accel-buffering": "no" } });
+    return new Response(stream, {
+      headers: {
+        "content-type": "text/event-stream",
+        "cache-control": "no-cache, no-transform",
+        "x-accel-buffering": "no",
+      },
+    });
   });
 }

@@ -7,7 +7,11 @@ export const dynamic = "force-dynamic";
 export async function GET(request: Request): Promise<Response> {
   return forViewer(async ({ db, personId }) => {
     const { searchParams } = new URL(request.url);
-    const look = readLook({ whose: searchParams.get("whose"), project: searchParams.get("project"), show: searchParams.get("show") });
+    const look = readLook({
+      whose: searchParams.get("whose"),
+      project: searchParams.get("project"),
+      show: searchParams.get("show"),
+    });
     const page = await tasksPage(db, { personId }, look, searchParams.get("after"));
     return Response.json({ ...page, figures: await tasksFigures(db, { personId }, look) });
   });

@@ -2,11 +2,15 @@ import type { Clause } from "../clauses";
 import { type KindRule, namedIn } from "../kind-rule";
 import { taggedWords } from "../words";
 
-const LEAD_IN = /^(?:(?:and|but|so|also|then|ok|okay|right|well|now|first|second|secondly|third|finally|next|otherwise|in the meantime|meanwhile|before that|after that|for now|next time|today|tomorrow|on (?:mon|tues|wednes|thurs|fri)day|before you \w+|when you (?:can|have|get|are)[^,]*|if (?:you can|possible|not|so|it is[^,]*)|one (?:more )?thing|p\.?s\.?)[,:.]?\s+)+/i;
+const LEAD_IN =
+  /^(?:(?:and|but|so|also|then|ok|okay|right|well|now|first|second|secondly|third|finally|next|otherwise|in the meantime|meanwhile|before that|after that|for now|next time|today|tomorrow|on (?:mon|tues|wednes|thurs|fri)day|before you \w+|when you (?:can|have|get|are)[^,]*|if (?:you can|possible|not|so|it is[^,]*)|one (?:more )?thing|p\.?s\.?)[,:.]?\s+)+/i;
 
 /** The clause without words that only lead into it, and without a name that is called at its head ("Anton, …"). */
 export function bareClause(text: string): string {
-  return text.replace(/^(?:(?:Mr|Mrs|Ms|Dr)\.?\s+)?[A-Z][\p{L}'-]+(?: and [A-Z][\p{L}'-]+)?\s*[,:–-]\s+(?=\S)/u, "").replace(LEAD_IN, "").trim();
+  return text
+    .replace(/^(?:(?:Mr|Mrs|Ms|Dr)\.?\s+)?[A-Z][\p{L}'-]+(?: and [A-Z][\p{L}'-]+)?\s*[,:–-]\s+(?=\S)/u, "")
+    .replace(LEAD_IN, "")
+    .trim();
 }
 
 const POLITE =
@@ -19,9 +23,12 @@ const OBLIGATION =
   /\b(?:must|has to|have to|needs to|need to|ought to|should|will have to|will need to|is to|are to|has got to)\s+(?:please |also |now |all |both |first |not |still |really )*(?:be (?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at|in\b|aware|a\b|an\b|the\b|here|careful|all right)\w+|(?!be\b|have been|have had|have said|not be|say|admit|confess|wait and see|do with|mean|suffice|help|know|apply)\w+)|\bneeds (?:\w+ing|a|an|the|your|another)\b|\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary) (?:that|to)\b/i;
 
 const ACTION_NAME = /^(?:action|todo|to do|ap)\b\s*[:–-]/i;
-const PLEASE = /(?:^|[,\s(])(?:please|kindly|pls|plz)\b[\s,]+(?!find|note|see (?:attached|below|enclosed)|accept|excuse|feel|don['’]t hesitate|do not hesitate|be (?:aware|advised|assured))(?=\w+)/i;
-const PROMISED_BY = /\b(?:promised|was going to|was supposed to|said (?:he|she|they) (?:would|['’]d)|offered to|agreed to|owes? (?:me|us|them))\b/i;
-const STATEMENT_START = /^(?:i|we|he|she|it|they|there|this|that|these|those|the|a|an|my|our|your|his|her|their|if|when|as|since|because|although|while|yes|no|not|thank|thanks|sorry|welcome|nothing|everything|all|both)\b/i;
+const PLEASE =
+  /(?:^|[,\s(])(?:please|kindly|pls|plz)\b[\s,]+(?!find|note|see (?:attached|below|enclosed)|accept|excuse|feel|don['’]t hesitate|do not hesitate|be (?:aware|advised|assured))(?=\w+)/i;
+const PROMISED_BY =
+  /\b(?:promised|was going to|was supposed to|said (?:he|she|they) (?:would|['’]d)|offered to|agreed to|owes? (?:me|us|them))\b/i;
+const STATEMENT_START =
+  /^(?:i|we|he|she|it|they|there|this|that|these|those|the|a|an|my|our|your|his|her|their|if|when|as|since|because|although|while|yes|no|not|thank|thanks|sorry|welcome|nothing|everything|all|both)\b/i;
 
 /** Verbs that look like nouns to a tagger when a sentence begins with them; from everyday letters, not from a list of anybody's. */
 const BARE_VERBS =
@@ -29,16 +36,38 @@ const BARE_VERBS =
 
 function isImperative(text: string): boolean {
   if (STATEMENT_START.test(text) || text.endsWith("?")) return false;
-  if (/^(?:do not|don['’]t|never|always|just|simply|kindly)\s+\w+/i.test(text)) return !/^(?:just|simply|always|never) (?:a|an|the|to|as|in|for)\b/i.test(text);
+  if (/^(?:do not|don['’]t|never|always|just|simply|kindly)\s+\w+/i.test(text))
+    return !/^(?:just|simply|always|never) (?:a|an|the|to|as|in|for)\b/i.test(text);
   const [first, second] = taggedWords(text);
   if (!first || text.split(/\s+/).length < 2) return false;
-  if (BARE_VERBS.test(text)) return !/^\w+(?:s|ed|ing)\b/.test(first.word) && !(second && /^(?:is|are|was|were|has|have|had|will|of|and|for|from|on)$/i.test(second.word) && second.word.toLowerCase() !== "for" && second.word.toLowerCase() !== "on");
-  return first.tag === "VERB" && first.lemma === first.word.toLowerCase() && !/(?:ed|ing|s)$/i.test(first.word) && second !== undefined && /^(?:DET|PRON|NOUN|PROPN|ADV|ADP|ADJ|PART|NUM)$/.test(second.tag);
+  if (BARE_VERBS.test(text))
+    return (
+      !/^\w+(?:s|ed|ing)\b/.test(first.word) &&
+      !(
+        second &&
+        /^(?:is|are|was|were|has|have|had|will|of|and|for|from|on)$/i.test(second.word) &&
+        second.word.toLowerCase() !== "for" &&
+        second.word.toLowerCase() !== "on"
+      )
+    );
+  return (
+    first.tag === "VERB" &&
+    first.lemma === first.word.toLowerCase() &&
+    !/(?:ed|ing|s)$/i.test(first.word) &&
+    second !== undefined &&
+    /^(?:DET|PRON|NOUN|PROPN|ADV|ADP|ADJ|PART|NUM)$/.test(second.tag)
+  );
 }
 
 /** A named colleague who "will" do something: the writer gives it to them, or to themselves where it is the writer. */
 function isAboutColleague(clause: Clause, others: readonly { at: number; end: number }[]): boolean {
-  return others.some((name) => /\b(?:could|can|would|will)\s+$/i.test(clause.text.slice(0, name.at)) || /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(clause.text.slice(name.end)));
+  return others.some(
+    (name) =>
+      /\b(?:could|can|would|will)\s+$/i.test(clause.text.slice(0, name.at)) ||
+      /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(
+        clause.text.slice(name.end),
+      ),
+  );
 }
 
 /** Asks: what somebody is wanted to do. */
@@ -48,16 +77,34 @@ export const ask: KindRule = {
     const bare = bareClause(clause.text);
     if (ACTION_NAME.test(clause.text)) return "ask";
     const others = namedIn(clause.text, ground.people.team).filter(({ person }) => person.id !== ground.writer?.id);
-    if (others.length > 0 && (PROMISED_BY.test(clause.text) || isAboutColleague(clause, others)) && !/\bif\b/i.test(clause.text.slice(0, 3))) return "ask";
-    if (others.some(({ at, end }) => at <= 8 && /^\s*[:–—-]\s|^,\s/.test(clause.text.slice(end))) && isImperative(bare)) return "ask";
-    if (clause.lead && /\b(?:please|could|can|would|need|require|send|asks?|action|to do|following)\b/i.test(clause.lead) && !/\bwe (?:have|did|can offer)\b/i.test(clause.lead)) return clause.text.endsWith("?") && !POLITE.test(clause.text) ? "question" : "ask";
+    if (
+      others.length > 0 &&
+      (PROMISED_BY.test(clause.text) || isAboutColleague(clause, others)) &&
+      !/\bif\b/i.test(clause.text.slice(0, 3))
+    )
+      return "ask";
+    if (others.some(({ at, end }) => at <= 8 && /^\s*[:–—-]\s|^,\s/.test(clause.text.slice(end))) && isImperative(bare))
+      return "ask";
+    if (
+      clause.lead &&
+      /\b(?:please|could|can|would|need|require|send|asks?|action|to do|following)\b/i.test(clause.lead) &&
+      !/\bwe (?:have|did|can offer)\b/i.test(clause.lead)
+    )
+      return clause.text.endsWith("?") && !POLITE.test(clause.text) ? "question" : "ask";
     if (PLEASE.test(clause.text)) return "ask";
     if (POLITE.test(clause.text) && !/^(?:i|we) (?:was|were) told\b/i.test(bare)) return "ask";
     if (/\?$/.test(clause.text)) return null;
-    if (/^(?:i|we) (?:will|shall|am going|have to|must|need to|should|want to)\b/i.test(bare) && !/^we (?:must|need to|should|have to)\b/i.test(bare)) return null;
+    if (
+      /^(?:i|we) (?:will|shall|am going|have to|must|need to|should|want to)\b/i.test(bare) &&
+      !/^we (?:must|need to|should|have to)\b/i.test(bare)
+    )
+      return null;
     if (isImperative(bare)) return "ask";
     if (/\b(?:if|whether|unless) (?:we|you|it|they)\b/i.test(bare.slice(0, 14))) return null;
-    if (NEED.test(clause.text) || OBLIGATION.test(bare)) return /\b(?:did|had|was|were|used to|would have|should have|could have)\s+(?:to|need)?/i.test(bare.slice(0, 30)) ? null : "ask";
+    if (NEED.test(clause.text) || OBLIGATION.test(bare))
+      return /\b(?:did|had|was|were|used to|would have|should have|could have)\s+(?:to|need)?/i.test(bare.slice(0, 30))
+        ? null
+        : "ask";
     return null;
   },
 };

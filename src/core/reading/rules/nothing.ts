@@ -3,11 +3,14 @@ import type { KindRule } from "../kind-rule";
 const COURTESY =
   /\b(?:let (?:me|us) know if (?:you|there|anything|that|this)|(?:if|should) you have any (?:\w+ )?(?:questions?|queries|concerns)|any (?:questions|queries|problems),|feel free|(?:don['’]t|do not|never) hesitate|find (?:it )?(?:attached|enclosed)|(?:please )?(?:see|find) (?:the )?(?:attached|enclosed|below)|how are you|how['’]s (?:it going|things|life)|how was your|hope (?:you|this|that|all|everyone)|looking forward|look forward|(?:nice|good|great|lovely) to (?:meet|see|hear)|happy to (?:help|discuss|answer)|at your disposal|thank you for|thanks for|many thanks|congratulations|have a (?:good|nice|great|lovely)|take care|take your time|see you (?:on|at|there|then|tomorrow|next|soon)|talk soon|speak soon|bear with|excuse|forgive|pardon|sorry (?:for|about|to)|with apologies|who knows|would you believe|can you believe|guess what|isn['’]t it|you know how|please note|let['’]s (?:hope|see)|rest assured|never mind)\b/i;
 
-const RELEASE = /\b(?:no need (?:to|for)|(?:don['’]t|do not) (?:bother|worry|need to)|needn['’]t|can (?:follow|wait|come) later|not (?:necessary|needed)|there is no hurry to|you don['’]t have to|forget about it|on my account)\b/i;
+const RELEASE =
+  /\b(?:no need (?:to|for)|(?:don['’]t|do not) (?:bother|worry|need to)|needn['’]t|can (?:follow|wait|come) later|not (?:necessary|needed)|there is no hurry to|you don['’]t have to|forget about it|on my account)\b/i;
 
-const ADVERT = /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
+const ADVERT =
+  /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
 
-const OFFER = /^(?:if you(?: would)? (?:like|want|wish|prefer)|you (?:could|can|may|might) (?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)/i;
+const OFFER =
+  /^(?:if you(?: would)? (?:like|want|wish|prefer)|you (?:could|can|may|might) (?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)/i;
 
 /** Courtesy, releases, offers and adverts, which look like asks and are none. Stands first, so that no later rule takes them. */
 export const nothing: KindRule = {
@@ -21,6 +24,10 @@ export const nothing: KindRule = {
     if (!courtesy) return null;
     // "Thanks for the plan, could you also send …": what follows the courtesy may still ask.
     const rest = text.slice(courtesy.index + courtesy[0].length);
-    return /\b(?:could|can|would|will) (?:you|someone|somebody)\b|\bplease (?!note|find|see|feel|do not hesitate)\w+/i.test(rest) ? null : "nothing";
+    return /\b(?:could|can|would|will) (?:you|someone|somebody)\b|\bplease (?!note|find|see|feel|do not hesitate)\w+/i.test(
+      rest,
+    )
+      ? null
+      : "nothing";
   },
 };

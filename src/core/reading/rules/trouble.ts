@@ -8,9 +8,11 @@ const BEHIND =
   /\b(?:\w+ (?:days?|weeks?|hours?) (?:behind|late)|behind (?:schedule|plan|time)|running late|over(?:run|spent| budget)|delay(?:s|ed)?|held up|stuck|postponed|slipp(?:ed|ing)|run(?:ning)? out of|ran out of|out of stock|sold out|double[- ]booked|short[- ]staffed|off sick|called in sick|broke down|fallen? (?:behind|through))\b/i;
 const UNHAPPY =
   /\b(?:complain(?:s|ed|ing|ts?)?|unhappy|not (?:at all |very |too )?(?:happy|pleased|amused|acceptable|satisfied)|angry|furious|upset|cross|annoyed|disappoint(?:ed|ing)|threaten(?:s|ed|ing)?|cancel(?:led|ling) (?:the|their|our)|legal action|solicitor|penalt(?:y|ies))\b/i;
-const PROBLEM = /\b(?:(?:a|the|one|another|serious|big|real|slight) (?:problem|trouble|fault|mistake|error|snag|hitch|emergency)|problems? with|trouble with|goes wrong)\b/i;
+const PROBLEM =
+  /\b(?:(?:a|the|one|another|serious|big|real|slight) (?:problem|trouble|fault|mistake|error|snag|hitch|emergency)|problems? with|trouble with|goes wrong)\b/i;
 
-const SETTLED = /\b(?:no (?:problem|trouble|damage|delay|complaints?)|not a problem|sorted(?: now| out)?|fixed(?: now)?|solved|resolved|all (?:fine|good|well) (?:now|again)|works again|mended|replaced already|in case|to avoid|avoid|prevent|would have|might have|luckily|fortunately|without (?:delay|trouble|damage))\b/i;
+const SETTLED =
+  /\b(?:no (?:problem|trouble|damage|delay|complaints?)|not a problem|sorted(?: now| out)?|fixed(?: now)?|solved|resolved|all (?:fine|good|well) (?:now|again)|works again|mended|replaced already|in case|to avoid|avoid|prevent|would have|might have|luckily|fortunately|without (?:delay|trouble|damage))\b/i;
 
 /** Trouble: work, money, time or goodwill at risk. Stands last: a clause that asks or promises is that first. */
 export const trouble: KindRule = {
@@ -19,6 +21,8 @@ export const trouble: KindRule = {
     const { text } = clause;
     if (/\?$/.test(text) || /^(?:if|should|unless|when) /i.test(text)) return null;
     if (SETTLED.test(text)) return null;
-    return DAMAGE.test(text) || WRONG.test(text) || BEHIND.test(text) || UNHAPPY.test(text) || PROBLEM.test(text) ? "trouble" : null;
+    return DAMAGE.test(text) || WRONG.test(text) || BEHIND.test(text) || UNHAPPY.test(text) || PROBLEM.test(text)
+      ? "trouble"
+      : null;
   },
 };

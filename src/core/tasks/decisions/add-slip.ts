@@ -13,11 +13,15 @@ export interface NewSlip {
 }
 
 /** Adds a slip of one's own to a letter. The marked words must lie within the letter's text. */
-export function addSlip(facts: { id: string; conversationId: string; projectId: string | null; textLength: number }, input: NewSlip): Outcome {
+export function addSlip(
+  facts: { id: string; conversationId: string; projectId: string | null; textLength: number },
+  input: NewSlip,
+): Outcome {
   const title = tidyTitle(input.title);
   if (!title.ok) return invalid(title.why);
   const { start, end } = input.passage;
-  if (start !== null && end !== null && (start < 0 || end > facts.textLength || end <= start)) return invalid("The marked words do not lie in this letter. Mark them again.");
+  if (start !== null && end !== null && (start < 0 || end > facts.textLength || end <= start))
+    return invalid("The marked words do not lie in this letter. Mark them again.");
   return {
     ok: true,
     about: [facts.conversationId],

@@ -1,7 +1,7 @@
 import type { Priority } from "../../reading/slip";
 import { isDay } from "../../time/day";
 import { isZone } from "../../time/moment";
-import { invalid, type Outcome, refused, type RowValues } from "../outcome";
+import { invalid, type Outcome, type RowValues, refused } from "../outcome";
 import { dueColumns, ownerColumns } from "../row";
 import { type Due, type Owner, type TaskState, tidyTitle } from "../task";
 
@@ -37,7 +37,8 @@ export function columnsOf(change: FieldChange): { ok: true; columns: RowValues }
     case "owner":
       return { ok: true, columns: ownerColumns(change.to) };
     case "due":
-      if (change.to && (!isDay(change.to.day) || !isZone(change.to.zone))) return { ok: false, why: `There is no ${change.to.day}. The due date stays as it was.` };
+      if (change.to && (!isDay(change.to.day) || !isZone(change.to.zone)))
+        return { ok: false, why: `There is no ${change.to.day}. The due date stays as it was.` };
       return { ok: true, columns: dueColumns(change.to) };
     case "priority":
       return { ok: true, columns: { priority: change.to } };
@@ -56,17 +57,30 @@ export function changeField(facts: FieldFacts, change: FieldChange, was: RowValu
   if (!facts.isOpen) return invalid("This slip has been dealt with; change the task instead.");
   const columns = columnsOf(change);
   if (!columns.ok) return invalid(columns.why);
-  const differs = was && Object.keys(columns.columns).some((key) => key in was && was[key] !== facts.now[key] && facts.now[key] !== columns.columns[key]);
+  const differs =
+    was &&
+    Object.keys(columns.columns).some(
+      (key) => key in was && was[key] !== facts.now[key] && facts.now[key] !== columns.columns[key],
+    );
   if (differs) {
-    return refused({ code: "changed meanwhile", by: facts.lastChangedBy, what: change.field, yours: facts.say(change.field, columns.columns), theirs: facts.say(change.field, facts.now) });
+    return refused({
+      code: "changed meanwhile",
+      by: facts.lastChangedBy,
+      what: change.field,
+      yours: facts.say(change.field, columns.columns),
+      theirs: facts.say(change.field, facts.now),
+    });
   }
   const values: RowValues = {
     ...columns.columns,
     ...(facts.row === "task" && change.field === "owner" ? taskSide(change.to) : {}),
     ...(facts.row === "task" ? { changedAt: now } : {}),
-    ...(change.field === "state" ? { finishedAt: change.to === "done" || change.to === "called off" ? now : null } : {}),
+    ...(change.field === "state"
+      ? { finishedAt: change.to === "done" || change.to === "called off" ? now : null }
+      : {}),
   };
-  if (Object.entries(columns.columns).every(([key, value]) => facts.now[key] === value)) return { ok: true, writes: [], about: facts.about };
+  if (Object.entries(columns.columns).every(([key, value]) => facts.now[key] === value))
+    return { ok: true, writes: [], about: facts.about };
   return { ok: true, writes: [{ row: facts.row, id: facts.id, isNew: false, values }], about: facts.about };
 }
 

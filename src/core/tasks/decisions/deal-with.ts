@@ -14,15 +14,31 @@ export interface ConversationFacts {
 export function nothingToDo(facts: ConversationFacts, now: string): Outcome {
   const open = facts.slips.filter((slip) => slip.state === "proposed");
   const kept = facts.slips.some((slip) => slip.state === "kept");
-  const writes: Write[] = open.map((slip) => ({ row: "slip", id: slip.id, isNew: false, values: { state: "brushed off" } }));
-  return { ok: true, writes: [...writes, dealtWith(facts.conversationId, kept ? "kept" : "nothing to do", facts.actorId, now)], about: [facts.conversationId] };
+  const writes: Write[] = open.map((slip) => ({
+    row: "slip",
+    id: slip.id,
+    isNew: false,
+    values: { state: "brushed off" },
+  }));
+  return {
+    ok: true,
+    writes: [...writes, dealtWith(facts.conversationId, kept ? "kept" : "nothing to do", facts.actorId, now)],
+    about: [facts.conversationId],
+  };
 }
 
 /** Brush off one slip. Where the others are kept already, the conversation is dealt with. */
 export function brushOff(facts: ConversationFacts, input: { slipId: string }, now: string): Outcome {
   const slip = facts.slips.find((one) => one.id === input.slipId);
   if (!slip) return refused({ code: "not found" });
-  if (slip.state !== "proposed") return refused({ code: "invalid", why: slip.state === "kept" ? "This slip is a task already; call the task off instead." : "This slip is brushed off already." });
+  if (slip.state !== "proposed")
+    return refused({
+      code: "invalid",
+      why:
+        slip.state === "kept"
+          ? "This slip is a task already; call the task off instead."
+          : "This slip is brushed off already.",
+    });
   const others = facts.slips.filter((one) => one.id !== slip.id);
   const isLast = !others.some((one) => one.state === "proposed") && others.some((one) => one.state === "kept");
   const writes: Write[] = [{ row: "slip", id: slip.id, isNew: false, values: { state: "brushed off" } }];
@@ -33,14 +49,30 @@ export function brushOff(facts: ConversationFacts, input: { slipId: string }, no
 /** Back to Sort: what was brushed off is proposed again; what was kept stays a task. */
 export function backToSort(facts: ConversationFacts, now: string): Outcome {
   if (facts.place === "sort") return refused({ code: "invalid", why: "This conversation is in Sort already." });
-  const writes: Write[] = facts.slips.filter((slip) => slip.state === "brushed off").map((slip) => ({ row: "slip", id: slip.id, isNew: false, values: { state: "proposed" } }));
-  writes.push({ row: "conversation", id: facts.conversationId, isNew: false, values: { place: "sort", outcome: null, dealtAt: null, dealtBy: null, cameAt: now } });
+  const writes: Write[] = facts.slips
+    .filter((slip) => slip.state === "brushed off")
+    .map((slip) => ({ row: "slip", id: slip.id, isNew: false, values: { state: "proposed" } }));
+  writes.push({
+    row: "conversation",
+    id: facts.conversationId,
+    isNew: false,
+    values: { place: "sort", outcome: null, dealtAt: null, dealtBy: null, cameAt: now },
+  });
   return { ok: true, writes, about: [facts.conversationId] };
 }
 
 /** Says which project a conversation belongs to; its open slips follow, where they had none or the same as it. */
 export function goesTo(facts: ConversationFacts, input: { projectId: string | null }): Outcome {
-  const writes: Write[] = [{ row: "conversation", id: facts.conversationId, isNew: false, values: { projectId: input.projectId } }];
-  for (const slip of facts.slips) if (slip.state === "proposed") writes.push({ row: "slip", id: slip.id, isNew: false, values: { projectId: input.projectId, workstreamId: null } });
+  const writes: Write[] = [
+    { row: "conversation", id: facts.conversationId, isNew: false, values: { projectId: input.projectId } },
+  ];
+  for (const slip of facts.slips)
+    if (slip.state === "proposed")
+      writes.push({
+        row: "slip",
+        id: slip.id,
+        isNew: false,
+        values: { projectId: input.projectId, workstreamId: null },
+      });
   return { ok: true, writes, about: [facts.conversationId] };
 }

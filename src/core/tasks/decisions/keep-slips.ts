@@ -1,4 +1,4 @@
-import { type Outcome, invalid, refused, type Write } from "../outcome";
+import { invalid, type Outcome, refused, type Write } from "../outcome";
 import { fruitOf } from "../reference";
 import { dueColumns, ownerColumns } from "../row";
 import type { SlipFacts } from "../task";
@@ -65,6 +65,16 @@ export function keepSlips(facts: KeepFacts, input: { slipIds: readonly string[] 
 }
 
 /** The write that takes a conversation out of Sort. */
-export function dealtWith(conversationId: string, outcome: "kept" | "nothing to do", actorId: string, now: string): Write {
-  return { row: "conversation", id: conversationId, isNew: false, values: { place: "dealt with", outcome, dealtAt: now, dealtBy: actorId } };
+export function dealtWith(
+  conversationId: string,
+  outcome: "kept" | "nothing to do",
+  actorId: string,
+  now: string,
+): Write {
+  return {
+    row: "conversation",
+    id: conversationId,
+    isNew: false,
+    values: { place: "dealt with", outcome, dealtAt: now, dealtBy: actorId },
+  };
 }

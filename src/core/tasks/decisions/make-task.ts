@@ -19,7 +19,8 @@ export interface NewTask {
 export function makeTask(facts: { id: string; number: number; actorId: string }, input: NewTask, now: string): Outcome {
   const title = tidyTitle(input.title);
   if (!title.ok) return invalid(title.why);
-  if (input.due && !isDay(input.due.day)) return invalid(`There is no ${input.due.day}. Nothing was made; your words are still in the field.`);
+  if (input.due && !isDay(input.due.day))
+    return invalid(`There is no ${input.due.day}. Nothing was made; your words are still in the field.`);
   return {
     ok: true,
     about: [facts.id],

@@ -1,8 +1,12 @@
-import { type Change, type Outcome, refused, type RowValues, type Write } from "../outcome";
+import { type Change, type Outcome, type RowValues, refused, type Write } from "../outcome";
 
 /** An entry of the history and what has become of its rows, as undoing it is decided on. */
 export interface UndoFacts {
-  readonly entry: { readonly isUndone: boolean; readonly changes: readonly Change[]; readonly about: readonly string[] } | null;
+  readonly entry: {
+    readonly isUndone: boolean;
+    readonly changes: readonly Change[];
+    readonly about: readonly string[];
+  } | null;
   /** The rows of the entry as they are now, by id; a missing row is gone. */
   readonly rows: ReadonlyMap<string, RowValues>;
   /** Ids of rows that a later act of somebody touched, with who that was; acts that were undone do not count. */
@@ -28,7 +32,9 @@ export function undo(facts: UndoFacts): Outcome {
     } else {
       if (!row) return refused({ code: "not found" });
       const fields = Object.keys(change.after).filter((key) => key !== "changedAt");
-      const isAsLeft = fields.every((key) => JSON.stringify(row[key] ?? null) === JSON.stringify(change.after?.[key] ?? null));
+      const isAsLeft = fields.every(
+        (key) => JSON.stringify(row[key] ?? null) === JSON.stringify(change.after?.[key] ?? null),
+      );
       if (!isAsLeft) return refused({ code: "built upon", by: later ?? "Somebody" });
       writes.push({ row: change.row, id: change.id, isNew: false, values: change.before });
     }

@@ -1,18 +1,25 @@
+import { type DateGround, type DateReading, type DateRule, MONTH, monthNumber, WEEKDAY } from "../date-rule";
 import { addDays, type Day, dayFrom, daysBetween } from "../day";
-import { type DateGround, type DateRule, MONTH, monthNumber, WEEKDAY } from "../date-rule";
 
 /** A date without a year within this many days back is taken as past news, not as next year's. */
 const STILL_THIS_YEAR_DAYS = 90;
 
-/** The year a writer who gave none meant: this one, unless that day is long gone. */
-function withoutYear(month: number, date: number, ground: DateGround): Day | null {
+/**
+ * The years a writer who gave none can have meant. A day that lies a little back is taken as said of the past, with the
+ * coming one offered beside it ("3 December", written on the 31st).
+ */
+function withoutYear(month: number, date: number, ground: DateGround): DateReading | null {
   const year = Number(ground.day.slice(0, 4));
-  const here = dayFrom(year, month, date);
-  if (here && daysBetween(here, ground.day) <= STILL_THIS_YEAR_DAYS) {
-    const before = dayFrom(year - 1, month, date);
-    return before && daysBetween(before, ground.day) <= STILL_THIS_YEAR_DAYS ? before : here;
-  }
-  return dayFrom(year + 1, month, date);
+  const [before, here, next] = [year - 1, year, year + 1].map((one) => dayFrom(one, month, date)) as [
+    Day | null,
+    Day | null,
+    Day | null,
+  ];
+  const isRecent = (day: Day | null) =>
+    day !== null && day < ground.day && daysBetween(day, ground.day) <= STILL_THIS_YEAR_DAYS;
+  if (here && here >= ground.day) return isRecent(before) ? { day: before!, others: [here] } : { day: here };
+  if (here && isRecent(here)) return { day: here, others: next ? [next] : [] };
+  return next ? { day: next } : null;
 }
 
 function fullYear(text: string): number {
@@ -23,12 +30,14 @@ function fullYear(text: string): number {
 /** "27 November", "Fri 27 Nov 2026", "the 3rd of December". */
 export const dayMonth: DateRule = {
   name: "day and month",
-  pattern: new RegExp(`(?:(?:${WEEKDAY})\\.?,?\\s+(?:the\\s+)?)?(\\d{1,2})(?:st|nd|rd|th)?(?:\\s+of)?\\s+(${MONTH})\\b\\.?(?:,?\\s+(\\d{4}))?`, "gi"),
+  pattern: new RegExp(
+    `(?:(?:${WEEKDAY})\\.?,?\\s+(?:the\\s+)?)?(\\d{1,2})(?:st|nd|rd|th)?(?:\\s+of)?\\s+(${MONTH})\\b\\.?(?:,?\\s+(\\d{4}))?`,
+    "gi",
+  ),
   read(words, ground) {
     const [, date, month, year] = words;
-    const day = year
-      ? dayFrom(Number(year), monthNumber(month!), Number(date))
-      : withoutYear(monthNumber(month!), Number(date), ground);
+    if (!year) return withoutYear(monthNumber(month!), Number(date), ground);
+    const day = dayFrom(Number(year), monthNumber(month!), Number(date));
     return day ? { day } : null;
   },
 };
@@ -36,12 +45,14 @@ export const dayMonth: DateRule = {
 /** "November 27", "Dec 3rd, 2026". */
 export const monthDay: DateRule = {
   name: "month and day",
-  pattern: new RegExp(`(?:(?:${WEEKDAY})\\.?,?\\s+)?\\b(${MONTH})\\b\\.?\\s+(\\d{1,2})(?:st|nd|rd|th)?(?!\\s*[:\\d])(?:,?\\s+(\\d{4}))?`, "gi"),
+  pattern: new RegExp(
+    `(?:(?:${WEEKDAY})\\.?,?\\s+)?\\b(${MONTH})\\b\\.?\\s+(\\d{1,2})(?:st|nd|rd|th)?(?!\\s*[:\\d])(?:,?\\s+(\\d{4}))?`,
+    "gi",
+  ),
   read(words, ground) {
     const [, month, date, year] = words;
-    const day = year
-      ? dayFrom(Number(year), monthNumber(month!), Number(date))
-      : withoutYear(monthNumber(month!), Number(date), ground);
+    if (!year) return withoutYear(monthNumber(month!), Number(date), ground);
+    const day = dayFrom(Number(year), monthNumber(month!), Number(date));
     return day ? { day } : null;
   },
 };
@@ -65,7 +76,7 @@ export const figures: DateRule = {
     // "3.5" is far more often a figure than a day: a point needs its year.
     if (sign === "." && !year) return null;
     const make = (month: number, date: number) =>
-      year ? dayFrom(fullYear(year), month, date) : withoutYear(month, date, ground);
+      year ? dayFrom(fullYear(year), month, date) : (withoutYear(month, date, ground)?.day ?? null);
     const dayFirst = make(Number(second), Number(first));
     const monthFirst = sign === "/" ? make(Number(first), Number(second)) : null;
     const [best, other] = ground.figures === "dmy" ? [dayFirst, monthFirst] : [monthFirst, dayFirst];
@@ -77,7 +88,8 @@ export const figures: DateRule = {
 /** "the 14th", "by the 3rd": the next such day of a month. */
 export const dayOfMonth: DateRule = {
   name: "day of the month",
-  pattern: /(?:\b(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day\s+)?the\s+)(\d{1,2})(?:st|nd|rd|th)\b(?!\s+(?:floor|time|edition|century|grade|year|version|set|one)\b)/gi,
+  pattern:
+    /(?:\b(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day\s+)?the\s+)(\d{1,2})(?:st|nd|rd|th)\b(?!\s+(?:floor|time|edition|century|grade|year|version|set|one)\b)/gi,
   read(words, ground) {
     const date = Number(words[1]);
     for (let ahead = 1; ahead <= 62; ahead += 1) {

@@ -1,17 +1,28 @@
-import { addDays, addMonths, addWorkingDays, type Day, isWorkingDay, monthEnd, weekdayOf, workingDayUpTo } from "../day";
 import { COUNT, countOf, type DateGround, type DateReading, type DateRule, WEEKDAY, weekdayNumber } from "../date-rule";
+import {
+  addDays,
+  addMonths,
+  addWorkingDays,
+  type Day,
+  isWorkingDay,
+  monthEnd,
+  weekdayOf,
+  workingDayUpTo,
+} from "../day";
 
 /** "ASAP", "right away": the day of sending, or the next working day. */
 export const haste: DateRule = {
   name: "words of haste",
-  pattern: /\b(?:asap|a\.s\.a\.p\.?|as soon as (?:possible|you can|you possibly can)|right away|straight away|immediately|at once|forthwith|urgent(?:ly)?)(?![\w])/gi,
+  pattern:
+    /\b(?:asap|a\.s\.a\.p\.?|as soon as (?:possible|you can|you possibly can)|right away|straight away|immediately|at once|forthwith|urgent(?:ly)?)(?![\w])/gi,
   read: (_words, ground) => ({ day: ground.day, others: [addWorkingDays(ground.day, 1, ground.calendar)] }),
 };
 
 /** "today", "this afternoon", "by close of business". */
 export const today: DateRule = {
   name: "today",
-  pattern: /\b(?:today|tonight|this (?:morning|afternoon|evening)|(?:close|end) of (?:business|play|the (?:working )?day|day)|cob|eod|lunch ?time today)\b/gi,
+  pattern:
+    /\b(?:today|tonight|this (?:morning|afternoon|evening)|(?:close|end) of (?:business|play|the (?:working )?day|day)|cob|eod|lunch ?time today)\b/gi,
   read: (_words, ground) => ({ day: ground.day }),
 };
 
@@ -40,11 +51,15 @@ function coming(day: Day, weekday: number): Day {
 /** "Friday", "next Tuesday", "Friday week", "a week on Monday", "Friday next week". */
 export const weekday: DateRule = {
   name: "weekday",
-  pattern: new RegExp(`\\b(?:(a week on|week on|this coming|this|next|coming|last)\\s+)?(${WEEKDAY})\\b(?:\\.(?=\\s*$))?(?:\\s+(week|next week|after next))?(?![-'’]s\\b)`, "gi"),
+  pattern: new RegExp(
+    `\\b(?:(a week on|week on|this coming|this|next|coming|last)\\s+)?(${WEEKDAY})\\b(?:\\s+(week|next week|after next))?(?![-'’]s\\b)`,
+    "gi",
+  ),
   read(words, ground) {
     const [all, before, name, after] = words;
     // Cut-short names are also words ("sat", "sun", "wed"): in a longer text they count with a capital or after a word for time only.
-    if (/^(?:sat|sun|wed|mon)$/.test(name!) && !before && !after && words.input.trim().length > all.length + 24) return null;
+    if (/^(?:sat|sun|wed|mon)$/.test(name!) && !before && !after && words.input.trim().length > all.length + 8)
+      return null;
     const number = weekdayNumber(name!);
     const first = coming(ground.day, number);
     const lead = before?.toLowerCase() ?? "";
@@ -75,7 +90,10 @@ function after(count: number, unit: string, ground: DateGround): DateReading {
 /** "in two weeks", "within ten days", "in three working days", "in a fortnight". */
 export const inSoMany: DateRule = {
   name: "in so many days",
-  pattern: new RegExp(`\\b(?:in|within|inside)\\s+(?:the next\\s+|about\\s+|another\\s+)?(${COUNT})\\s+(${UNITS})(?:['’]s? time)?\\b(?!\\s+(?:of|after|from)\\b)`, "gi"),
+  pattern: new RegExp(
+    `\\b(?:in|within|inside)\\s+(?:the next\\s+|about\\s+|another\\s+)?(${COUNT})\\s+(${UNITS})(?:['’]s? time)?\\b(?!\\s+(?:of|after|from)\\b)`,
+    "gi",
+  ),
   read: (words, ground) => after(countOf(words[1]!), words[2]!, ground),
 };
 

@@ -1,5 +1,5 @@
-import { addDays, addMonths, type Day, isoWeekMonday, monthEnd, weekdayOf, workingDayUpTo } from "../day";
 import { type DateRule, MONTH, monthNumber } from "../date-rule";
+import { addDays, addMonths, type Day, isoWeekMonday, monthEnd, weekdayOf, workingDayUpTo } from "../day";
 
 function monday(day: Day): Day {
   return addDays(day, 1 - weekdayOf(day));
@@ -8,7 +8,8 @@ function monday(day: Day): Day {
 /** "end of the week": its Friday; written at a weekend, the coming Friday and the one after. */
 export const endOfWeek: DateRule = {
   name: "end of the week",
-  pattern: /\b(?:(?:the )?end of (?:the |this )?(?:working )?week|(?:the )?week['’]?s end|before the weekend|(?:later|late|sometime|some time) this week|this week)\b/gi,
+  pattern:
+    /\b(?:(?:the )?end of (?:the |this )?(?:working )?week|(?:the )?week['’]?s end|before the weekend|(?:later|late|sometime|some time) this week|this week)\b/gi,
   read(_words, ground) {
     const friday = addDays(monday(ground.day), 4);
     return weekdayOf(ground.day) <= 5 ? { day: friday } : { day: addDays(friday, 7), others: [addDays(friday, 14)] };
@@ -23,7 +24,13 @@ export const nextWeek: DateRule = {
     const start = addDays(monday(ground.day), 7);
     const part = words[1]?.toLowerCase() ?? "";
     const at = (...days: number[]) => days.map((d) => addDays(start, d));
-    const days = /early|beginning|start/.test(part) ? at(1, 0) : /mid/.test(part) ? at(2, 1, 3) : part ? at(4, 3) : at(4, 0, 1, 2, 3);
+    const days = /early|beginning|start/.test(part)
+      ? at(1, 0)
+      : /mid/.test(part)
+        ? at(2, 1, 3)
+        : part
+          ? at(4, 3)
+          : at(4, 0, 1, 2, 3);
     return { day: days[0]!, others: days.slice(1) };
   },
 };

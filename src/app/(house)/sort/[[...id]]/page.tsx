@@ -7,7 +7,13 @@ import { viewerOrSignIn } from "../../../_server/viewer";
 
 export const metadata: Metadata = { title: "Sort" };
 
-export default async function SortPage({ params, searchParams }: { params: Promise<{ id?: string[] }>; searchParams: Promise<{ place?: string }> }) {
+export default async function SortPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ id?: string[] }>;
+  searchParams: Promise<{ place?: string }>;
+}) {
   const { db, personId } = await viewerOrSignIn("/sort");
   const [asked] = (await params).id ?? [];
   const place = (await searchParams).place === "dealt" ? "dealt with" : "sort";

@@ -7,11 +7,20 @@ import { viewerOrSignIn } from "../../../_server/viewer";
 
 export const metadata: Metadata = { title: "Tasks" };
 
-export default async function TasksPage({ params, searchParams }: { params: Promise<{ slug?: string[] }>; searchParams: Promise<{ whose?: string; project?: string; show?: string }> }) {
+export default async function TasksPage({
+  params,
+  searchParams,
+}: {
+  params: Promise<{ slug?: string[] }>;
+  searchParams: Promise<{ whose?: string; project?: string; show?: string }>;
+}) {
   const { db, personId } = await viewerOrSignIn("/tasks");
   const [slug] = (await params).slug ?? [];
   const look = readLook(await searchParams);
-  const page = { ...(await tasksPage(db, { personId }, look, null)), figures: await tasksFigures(db, { personId }, look) };
+  const page = {
+    ...(await tasksPage(db, { personId }, look, null)),
+    figures: await tasksFigures(db, { personId }, look),
+  };
   const number = slug ? readReference(slug) : null;
   const sheet = number === null ? null : await taskSheet(db, { personId }, number);
   return <TasksScreen look={look} first={page} slug={slug ?? null} sheet={sheet} />;

@@ -11,7 +11,8 @@ const MOST_PICTURE_BYTES = 6_000_000;
 /** Picture types that cannot carry scripts; SVG can. */
 const PICTURE = /^image\/(?:png|jpeg|gif|webp)$/;
 
-const POLICY = "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox allow-popups allow-popups-to-escape-sandbox; frame-ancestors 'self'; base-uri 'none'; form-action 'none'";
+const POLICY =
+  "default-src 'none'; img-src data:; style-src 'unsafe-inline'; sandbox allow-popups allow-popups-to-escape-sandbox; frame-ancestors 'self'; base-uri 'none'; form-action 'none'";
 
 /** A letter's HTML made safe, as a page of its own for a sandboxed frame: nothing runs, nothing is fetched. */
 export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
@@ -33,7 +34,14 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
     const body = safe?.html ?? "<p>This letter is laid out so deep or so long that it is shown as text only.</p>";
     const page = `<!doctype html><html><head><meta charset="utf-8"><base target="_blank"><style>body{font:15px/1.5 system-ui,sans-serif;color:#18213d;background:#fff;margin:14px;overflow-wrap:anywhere}img,table{max-width:100%}</style></head><body>${body}</body></html>`;
     return new Response(page, {
-      headers: { "content-type": "text/html; charset=utf-8", "content-security-policy": POLICY, "x-content-type-options": "nosniff", "referrer-policy": "no-referrer", "x-blocked-pictures": String(safe?.blockedPictures ?? 0), "cache-control": "private, no-store" },
+      headers: {
+        "content-type": "text/html; charset=utf-8",
+        "content-security-policy": POLICY,
+        "x-content-type-options": "nosniff",
+        "referrer-policy": "no-referrer",
+        "x-blocked-pictures": String(safe?.blockedPictures ?? 0),
+        "cache-control": "private, no-store",
+      },
     });
   });
 }

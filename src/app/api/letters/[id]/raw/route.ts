@@ -1,7 +1,7 @@
 import { safeFileName } from "@/core/letters/file-name";
 import { rawLetterFor } from "@/data/queries/letters";
-import { forViewer, isId, NOT_HERE, sayNo } from "../../../../_server/reply";
 import { asFile } from "../../../../_server/file-answer";
+import { forViewer, isId, NOT_HERE, sayNo } from "../../../../_server/reply";
 
 export const dynamic = "force-dynamic";
 
@@ -12,8 +12,20 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const raw = isId(id) ? await rawLetterFor(db, { personId }, id) : null;
     if (!raw) return sayNo(404, NOT_HERE);
     if (new URL(request.url).searchParams.has("show")) {
-      return new Response(new Uint8Array(raw.bytes), { headers: { "content-type": "text/plain; charset=iso-8859-1", "x-content-type-options": "nosniff", "content-security-policy": "default-src 'none'; sandbox" } });
+      return new Response(new Uint8Array(raw.bytes), {
+        headers: {
+          "content-type": "text/plain; charset=iso-8859-1",
+          "x-content-type-options": "nosniff",
+          "content-security-policy": "default-src 'none'; sandbox",
+        },
+      });
     }
-    return asFile(raw.bytes, `${safeFileName(raw.subject, 0, "message/rfc822").replace(/^part-1\.eml$/, "letter").slice(0, 80)}.eml`, "message/rfc822");
+    return asFile(
+      raw.bytes,
+      `${safeFileName(raw.subject, 0, "message/rfc822")
+        .replace(/^part-1\.eml$/, "letter")
+        .slice(0, 80)}.eml`,
+      "message/rfc822",
+    );
   });
 }

@@ -1,0 +1,27 @@
+import { defineConfig } from "@playwright/test";
+
+export default defineConfig({
+  testDir: "tests/browser",
+  timeout: 60_000,
+  workers: 1,
+  retries: 0,
+  fullyParallel: false,
+  reporter: [["list"], ["json"]],
+  globalSetup: "./tests/browser/global-setup.ts",
+  use: {
+    baseURL: "http://localhost:3977",
+    viewport: { width: 1280, height: 800 },
+    timezoneId: "Europe/London",
+    locale: "en-GB",
+    launchOptions: {
+      executablePath: "/usr/bin/chromium",
+      args: [
+        "--no-sandbox",
+        "--disable-gpu",
+        "--disable-background-networking",
+        "--disable-component-update",
+        "--disable-sync",
+      ],
+    },
+  },
+});

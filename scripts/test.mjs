@@ -1,0 +1,131 @@
+// Runs every check and adds up what passed and failed over all runners. With a word, only the checks whose name has it.
+import { spawn, spawnSync } from "node:child_process";
+import fs from "node:fs";
+import os from "node:os";
+import path from "node:path";
+
+const only = process.argv[2] ?? "";
+const scratch = fs.mkdtempSync(path.join(os.tmpdir(), "jam-test-"));
+const node = process.execPath;
+let passed = 0;
+let failed = 0;
+
+function run(command, args, env = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { stdio: "inherit", env: { ...process.env, ...env } });
+    child.on("exit", (code) => resolve(code ?? 1));
+  });
+}
+
+/** A check that counts as one: it passes or it fails. */
+async function one(name, args) {
+  if (!name.includes(only)) return;
+  console.log(`\n== ${name}`);
+  const code = await run(node, args);
+  if (code === 0) passed += 1;
+  else failed += 1;
+  console.log(code === 0 ? "passed" : "FAILED");
+}
+
+/** A runner that counts its own tests into a file. A runner that dies without counting is a failure of its own. */
+async function many(name, args, env, count) {
+  if (!name.includes(only)) return;
+  console.log(`\n== ${name}`);
+  const code = await run(node, args, env);
+  const counted = count();
+  if (!counted || counted.passed + counted.failed === 0) {
+    console.log(`FAILED: ${name} ran no test`);
+    failed += 1;
+    return;
+  }
+  passed += counted.passed;
+  failed += counted.failed;
+  if (code !== 0 && counted.failed === 0) failed += 1;
+}
+
+function readJson(file) {
+  try {
+    return JSON.parse(fs.readFileSync(file, "utf8"));
+  } catch {
+    return null;
+  }
+}
+
+/** A private PostgreSQL on a unix socket, with nothing of the machine's own cluster touched. */
+function startPostgres() {
+  const bin = fs
+    .readdirSync("/usr/lib/postgresql")
+    .sort()
+    .map((version) => `/usr/lib/postgresql/${version}/bin`)
+    .at(-1);
+  const folder = path.join(scratch, "pg");
+  fs.mkdirSync(folder, { mode: 0o777 });
+  fs.chmodSync(scratch, 0o755);
+  fs.chmodSync(folder, 0o777);
+  const asUser = process.getuid() === 0 ? ["runuser", ["-u", "postgres", "--"]] : [null, []];
+  const pg = (tool, args) => {
+    const [command, lead] = asUser;
+    const result = command
+      ? spawnSync(command, [...lead, `${bin}/${tool}`, ...args], { encoding: "utf8", cwd: "/" })
+      : spawnSync(`${bin}/${tool}`, args, { encoding: "utf8" });
+    if (result.status !== 0) throw new Error(`${tool}: ${result.stderr}${result.stdout}`);
+  };
+  pg("initdb", ["-D", `${folder}/data`, "-A", "trust", "-U", "postgres", "-E", "UTF8", "--no-locale"]);
+  pg("pg_ctl", [
+    "-D",
+    `${folder}/data`,
+    "-w",
+    "-l",
+    `${folder}/log`,
+    "-o",
+    `-c listen_addresses='' -c unix_socket_directories='${folder}' -c fsync=off`,
+    "start",
+  ]);
+  return {
+    url: `postgresql://postgres@/postgres?host=${encodeURIComponent(folder)}`,
+    stop: () => pg("pg_ctl", ["-D", `${folder}/data`, "-m", "immediate", "stop"]),
+  };
+}
+
+await one("types", [
+  "node_modules/typescript-check/bin/tsc",
+  "--noEmit",
+  "--incremental",
+  "false",
+  "-p",
+  "tsconfig.json",
+]);
+await one("lint", ["node_modules/@biomejs/biome/bin/biome", "check", "."]);
+await one("boundaries", ["scripts/check-boundaries.mjs"]);
+await one("dead code", ["node_modules/knip/bin/knip.js"]);
+
+const postgres = "vitest".includes(only) ? startPostgres() : null;
+const vitestFile = path.join(scratch, "vitest.json");
+await many(
+  "vitest",
+  ["node_modules/vitest/vitest.mjs", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${vitestFile}`],
+  { JAM_TEST_POSTGRES: postgres?.url ?? "" },
+  () => {
+    const report = readJson(vitestFile);
+    return report && { passed: report.numPassedTests, failed: report.numFailedTests };
+  },
+);
+try {
+  postgres?.stop();
+} catch (error) {
+  console.error(String(error));
+}
+const playwrightFile = path.join(scratch, "playwright.json");
+await many(
+  "playwright",
+  ["node_modules/@playwright/test/cli.js", "test"],
+  { PLAYWRIGHT_JSON_OUTPUT_NAME: playwrightFile },
+  () => {
+    const stats = readJson(playwrightFile)?.stats;
+    return stats && { passed: stats.expected + stats.flaky, failed: stats.unexpected };
+  },
+);
+
+fs.rmSync(scratch, { recursive: true, force: true });
+console.log(`\n${passed} passed, ${failed} failed`);
+process.exit(failed > 0 || passed === 0 ? 1 : 0);

@@ -1,0 +1,11 @@
+#!/usr/bin/env bash
+# npm test: installs what is missing, Chromium and PostgreSQL included, and runs every check.
+set -euo pipefail
+source "$(dirname "${BASH_SOURCE[0]}")/ensure.sh"
+ensure_packages
+ensure_debian /usr/bin/chromium chromium
+ensure_debian /usr/lib/postgresql/15/bin/initdb postgresql
+ensure_debian /usr/bin/python3 python3
+ensure_debian /usr/lib/python3/dist-packages/parsedatetime python3-parsedatetime
+ensure_build
+exec node scripts/test.mjs "$@"

@@ -1,0 +1,130 @@
+import { expect, test } from "vitest";
+import type { Letter } from "../letters/letter";
+import { splitText } from "../letters/split-text";
+import { readLetter } from "./read-letter";
+import type { People } from "./slip";
+
+// A bakery and its suppliers: another trade than the demo's, written for these tests.
+const person = (name: string) => ({ id: name, name, address: `${name.split(" ")[0]!.toLowerCase()}@crumb.example` });
+const [anna, ben, cleo] = [person("Anna Rye"), person("Ben Spelt"), person("Cleo Oatley")];
+const miller = { id: "miller", name: "Dov Miller", address: "dov@mill.example" };
+const people: People = { team: [anna!, ben!, cleo!], outside: [miller] };
+
+function letter(text: string, more: Partial<Letter> = {}): Letter {
+  return {
+    messageId: null,
+    references: [],
+    sentAt: 0,
+    offset: "+00:00",
+    from: miller,
+    to: [anna!],
+    cc: [],
+    subject: "Flour",
+    text,
+    parts: splitText(text, false),
+    hasHtml: false,
+    files: [],
+    automatic: null,
+    isUrgent: false,
+    ...more,
+  };
+}
+
+/** Wednesday 4 March 2026, 09:00. */
+const wednesday = { at: Date.parse("2026-03-04T09:00:00Z"), zone: "+00:00" };
+const read = (text: string, more: Partial<Letter> = {}) => readLetter(letter(text, more), people, wednesday);
+const short = (text: string, more: Partial<Letter> = {}) =>
+  read(text, more).map((slip) => [
+    slip.kind,
+    text.slice(slip.start, slip.end),
+    slip.owner?.split("@")[0] ?? null,
+    slip.due?.day ?? null,
+    slip.priority,
+  ]);
+
+test("asks, questions, promises and trouble are told apart", () => {
+  expect(
+    short(
+      "Hi Anna,\n\nCould you send me the order by Friday?\n\nWhich oven is it for?\n\nI'll bring the sacks on Monday.\n\nThe mixer at our end broke down this morning.\n\nRegards,\nDov",
+    ),
+  ).toEqual([
+    ["ask", "Could you send me the order by Friday?", "anna", "2026-03-06", "normal"],
+    ["question", "Which oven is it for?", "anna", null, "normal"],
+    ["promise", "I'll bring the sacks on Monday.", "dov", "2026-03-09", "normal"],
+    ["trouble", "The mixer at our end broke down this morning.", null, null, "normal"],
+  ]);
+});
+
+test("whoever is named or called has to act", () => {
+  expect(
+    short("Ben will have to count the trays. Cleo: please order yeast, no rush.", { to: [anna!, ben!, cleo!] }).map(
+      ([kind, , owner, , priority]) => [kind, owner, priority],
+    ),
+  ).toEqual([
+    ["ask", "ben", "normal"],
+    ["ask", "cleo", "low"],
+  ]);
+  expect(short("Somebody has to sweep the yard.", { to: [anna!, ben!] })[0]?.[2]).toBeNull();
+});
+
+test("one sentence with two asks is two slips", () => {
+  expect(
+    short("Please send the invoice by Thursday, and could you let me know which door to use?").map(
+      ([kind, , , due]) => [kind, due],
+    ),
+  ).toEqual([
+    ["ask", "2026-03-05"],
+    ["ask", null],
+  ]);
+});
+
+test("lists are read item by item, with the day of the line that leads into them", () => {
+  const slips = short(
+    "Could you please do these by Friday:\n\n- clean the sieve\n- weigh the sacks\n- label the bins\n",
+  );
+  expect(slips.map(([kind, words, , due]) => [kind, words, due])).toEqual([
+    ["ask", "clean the sieve", "2026-03-06"],
+    ["ask", "weigh the sacks", "2026-03-06"],
+    ["ask", "label the bins", "2026-03-06"],
+  ]);
+});
+
+test("courtesy, releases, adverts, quoted words and machines ask nothing", () => {
+  const nothing = [
+    "Thank you for the lovely bread.",
+    "Let me know if you have any questions.",
+    "Please find attached the list.",
+    "How are you?",
+    "No need to answer.",
+    "Register now and save ten per cent!",
+    "Looking forward to Friday.",
+  ];
+  for (const text of nothing) expect([text, short(text)]).toEqual([text, []]);
+  expect(short("Fine.\n\nOn Tue, 3 Mar 2026, Anna wrote:\n> Could you send flour?\n")).toEqual([]);
+  expect(short("Could you send flour?", { automatic: "newsletter" })).toEqual([]);
+});
+
+test("words of haste make an ask high, headers make the letter's asks high", () => {
+  expect(short("Please ring me ASAP.")[0]).toEqual(["ask", "Please ring me ASAP.", "anna", "2026-03-04", "high"]);
+  expect(short("Please ring me.", { isUrgent: true })[0]?.[4]).toBe("high");
+});
+
+test("titles begin with what is to be done and name the writer", () => {
+  const title = (text: string) => read(text)[0]?.title;
+  expect(title("Could you please send me the new price list by Friday?")).toBe("Send Dov the new price list");
+  expect(title("We need you to sign the form before Monday.")).toBe("Sign the form");
+  expect(title("When does the lorry leave?")).toBe("Answer Dov: when does the lorry leave?");
+  expect(title(`Please ${"write a very long list of things ".repeat(20)}`)!.length).toBeLessThanOrEqual(70);
+});
+
+test("foreign and enormous text never throws", () => {
+  for (const text of [
+    "\u0000\uFFFD\u202E",
+    "?".repeat(20_000),
+    "a ".repeat(60_000),
+    "Könnten Sie bitte bis Freitag antworten?",
+    "- \n- \n-",
+    ":".repeat(500),
+  ])
+    expect(Array.isArray(read(text))).toBe(true);
+});
