@@ -4,9 +4,7 @@ import fs from "node:fs";
 import { parentPort, workerData } from "node:worker_threads";
 import { PGlite } from "@electric-sql/pglite";
 import { unaccent } from "@electric-sql/pglite/contrib/unaccent";
-import { PGLiteSocketServer } from "@electric-sql/pglite-socket";
-
-const MOST_CONNECTIONS = 60;
+import { servePglite } from "./pglite-server.mjs";
 
 /**
  * PGlite's file system has no fsync of its own: the WAL would be written, but not forced to the disk. Its streams share
@@ -33,12 +31,11 @@ const db = await PGlite.create({
   startParams: [...PGlite.defaultStartParams, "-c", "fsync=on", "-c", "wal_sync_method=fsync"],
 });
 syncToDisk(db, new Int32Array(syncCount));
-const server = new PGLiteSocketServer({ db, path: socketPath, maxConnections: MOST_CONNECTIONS });
-await server.start();
+const server = await servePglite(db, socketPath);
 fs.chmodSync(socketPath, 0o600);
 parentPort.on("message", async (message) => {
   if (message !== "close") return;
-  await server.stop();
+  await server.close();
   await db.close();
   parentPort.postMessage("closed");
 });

@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
+import { useDraft } from "../parts/use-draft";
 import { type MarkedWords, markedWords } from "./marked-words";
 
 /** Follows the words that are marked in the letter. */
@@ -20,13 +21,15 @@ export function OwnSlip({
   onMarked,
   onTyped,
   focusCall,
+  conversationId,
 }: {
+  conversationId: string;
   marked: MarkedWords | null;
   onMarked: () => void;
   onTyped: (line: string) => Promise<boolean>;
   focusCall: number;
 }) {
-  const [line, setLine] = useState("");
+  const [line, setLine] = useDraft(`slip ${conversationId}`);
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => {
     if (focusCall > 0) field.current?.focus();

@@ -405,6 +405,7 @@ function OpenBoard({
             foot={
               lastLetter ? (
                 <OwnSlip
+                  conversationId={id}
                   marked={marked}
                   onMarked={makeMarked}
                   focusCall={focusCall}

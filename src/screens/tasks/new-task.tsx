@@ -1,10 +1,10 @@
 "use client";
 
-import { useState } from "react";
 import { readLine } from "../../core/tasks/read-line";
 import { sayDay, sayDistance } from "../../core/time/say-day";
 import { useHouse, useToday } from "../parts/house";
 import { PRIORITY_NAMES } from "../parts/marks";
+import { useDraft } from "../parts/use-draft";
 import type { Look } from "./tasks-data";
 
 /** A new task from one plain line; below it, how its words were understood. */
@@ -19,7 +19,7 @@ export function NewTask({
 }) {
   const house = useHouse();
   const { now, today, calendar } = useToday();
-  const [line, setLine] = useState("");
+  const [line, setLine] = useDraft("new task");
   const read = readLine(line, house.team, house.projects, now, calendar, house.figures);
   const ownerId = read.ownerId ?? (look.whose === "mine" ? house.me.id : null);
   const owner = house.team.find((person) => person.id === ownerId);

@@ -8,6 +8,7 @@ import type { CorrespondentView, TaskSheet } from "../../core/views/views";
 import { FileList } from "../letters/letter-files";
 import { useToday } from "../parts/house";
 import { PersonLabel, PriorityRule } from "../parts/marks";
+import { useDraft } from "../parts/use-draft";
 import { OwnerWord, PriorityWord, ProjectWord, StateWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
 import type { TaskChange } from "./task-change";
@@ -199,8 +200,8 @@ function Happened({ sheet, onUndoEntry }: { sheet: TaskSheet; onUndoEntry: (entr
 }
 
 /** A note for the team, on a note with a torn edge; what was typed stays until it is saved. */
-function NoteField({ onNote }: { onNote: (text: string) => Promise<boolean> }) {
-  const [text, setText] = useState("");
+function NoteField({ taskId, onNote }: { taskId: string; onNote: (text: string) => Promise<boolean> }) {
+  const [text, setText] = useDraft(`note ${taskId}`);
   const [isBusy, setBusy] = useState(false);
   const save = async () => {
     if (text.trim() === "" || isBusy) return;
@@ -270,7 +271,7 @@ export function TaskSheetView(props: SheetProps) {
         <FromLetter sheet={sheet} />
         <Happened sheet={sheet} onUndoEntry={props.onUndoEntry} />
       </div>
-      <NoteField onNote={props.onNote} />
+      <NoteField taskId={task.id} onNote={props.onNote} />
       {props.acts}
     </section>
   );

@@ -1,0 +1,226 @@
+import crypto from "node:crypto";
+import fs from "node:fs";
+import { expect, test } from "@playwright/test";
+import { bringIn, comeInAs, mailFile, openRow, rowHere } from "./house";
+
+const LETTER = mailFile("bolts.eml", [
+  "From: Dov Miller <dov@mill.example>",
+  "To: ines@larkmoor.example",
+  "Subject: Bolts for the bridge",
+  "Message-ID: <bolts-1@mill.example>",
+  "Date: Tue, 24 Nov 2026 10:58:00 +0200",
+  "MIME-Version: 1.0",
+  'Content-Type: multipart/mixed; boundary="b"',
+  "",
+  "--b",
+  "Content-Type: text/plain; charset=utf-8",
+  "",
+  "Hello Ines,",
+  "",
+  "Could Kofi order forty bolts by Friday? The old ones were cracked.",
+  "",
+  "Dov",
+  "--b",
+  "Content-Type: text/csv",
+  'Content-Disposition: attachment; filename="../../bolts \u202evsc.csv"',
+  "",
+  "size,count",
+  "M16,40",
+  "--b--",
+  "",
+]);
+
+test("a letter is brought in, kept, finished, undone, and saved byte for byte", async ({ page }) => {
+  await comeInAs(page);
+  expect(await bringIn(page, [LETTER])).toContain("1 new · 0 already here · 0 not readable");
+  expect(await bringIn(page, [LETTER])).toContain("0 new · 1 already here");
+  await openRow(page, /order forty bolts/i);
+  await expect(page.getByRole("heading", { name: "Bolts for the bridge" })).toBeVisible();
+  await expect(page.getByRole("article", { name: /Ask: Order forty bolts/ })).toContainText("Kofi Brandt");
+  await expect(page.getByRole("article", { name: /Trouble/ })).toBeVisible();
+  // Two passages, each with its number beside the words.
+  await expect(page.getByRole("img", { name: "ask 1" }).first()).toBeVisible();
+  await page.keyboard.press("Enter");
+  await expect(page.getByText(/Kept as 2 tasks/)).toBeVisible();
+  await page.getByRole("combobox", { name: /Find/ }).fill("forty bol");
+  await page.getByRole("option", { name: /Order forty bolts/ }).click();
+  await expect(page.getByRole("region", { name: /^Task / })).toContainText("Could Kofi order forty bolts by Friday?");
+  await page.keyboard.press("d");
+  await expect(page.getByText(/is done\./)).toBeVisible();
+  await page.keyboard.press("u");
+  await expect(page.getByText("Undone.")).toBeVisible();
+  await expect(page.getByRole("button", { name: "State: to begin" })).toBeVisible();
+  await page.getByRole("link", { name: "open the letter" }).click();
+  await expect(page.locator('[data-passage="lit"]').first()).toContainText("Could");
+  await expect(page.getByText(/08:58 here, Tue 24 Nov, 10:58 where it was written/).first()).toBeVisible();
+  const [download] = await Promise.all([
+    page.waitForEvent("download"),
+    page.getByRole("link", { name: "Save as .eml" }).click(),
+  ]);
+  expect(Buffer.compare(fs.readFileSync(await download.path()), LETTER.buffer)).toBe(0);
+  const [file] = await Promise.all([page.waitForEvent("download"), page.getByTitle(/^Save bolts/).click()]);
+  expect(file.suggestedFilename()).toBe("bolts vsc.csv");
+  expect(fs.readFileSync(await file.path(), "utf8")).toContain("M16,40");
+});
+
+test("ten letters are sorted with the keyboard alone, three key presses a letter at the most in the median", async ({
+  page,
+}) => {
+  await comeInAs(page);
+  const presses: number[] = [];
+  for (let i = 0; i < 10; i += 1) {
+    const before = await rowHere(page).textContent();
+    let count = 0;
+    // One letter in three has a slip that is no use: it is brushed off first.
+    const hasTwo = /\d (?:asks|questions)|·/.test(before ?? "");
+    if (i % 3 === 2 && hasTwo) {
+      await page.keyboard.press("x");
+      count += 1;
+      await expect(page.getByText("Brushed off.")).toBeVisible();
+    }
+    await page.keyboard.press("Enter");
+    count += 1;
+    await expect(rowHere(page)).not.toHaveText(before ?? "");
+    presses.push(count);
+  }
+  const median = presses.sort((a, b) => a - b)[5]!;
+  expect(median).toBeLessThanOrEqual(3);
+  await expect(page.getByRole("progressbar", { name: /Dealt with/ })).toHaveAttribute("aria-valuenow", /1\d/);
+});
+
+test("the next letter is there at once: its words are asked for before they are needed", async ({ page }) => {
+  await comeInAs(page);
+  await expect(rowHere(page)).toBeVisible();
+  await page.waitForTimeout(800);
+  const asked: string[] = [];
+  page.on("request", (request) => {
+    if (request.url().includes("/api/conversations/")) asked.push(request.url());
+  });
+  await page.keyboard.press("ArrowRight");
+  const id = new URL(page.url()).pathname.split("/")[2]!;
+  await expect(page.getByRole("region", { name: "The letter" }).getByRole("article").first()).toBeVisible();
+  await page.waitForTimeout(200);
+  expect(id).toMatch(/^[0-9a-f-]{36}$/);
+  expect(asked.filter((url) => url.includes(id))).toEqual([]);
+});
+
+test("every value of a slip is changed in place by typing", async ({ page }) => {
+  await comeInAs(page);
+  await openRow(page, /Colm Hartnell08:12/);
+  const slip = page.getByRole("article", { name: /Ask: Send Colm the revised/ });
+  await expect(slip).toContainText("Suki Aldane");
+  await page.keyboard.press("o");
+  await page.keyboard.type("ko");
+  await page.keyboard.press("Enter");
+  await expect(slip).toContainText(/Kofi B/);
+  await page.keyboard.press("e");
+  await page.keyboard.type("in two weeks");
+  await expect(page.getByRole("status").filter({ hasText: "Tue 8 Dec" })).toBeVisible();
+  await page.keyboard.press("Enter");
+  await expect(slip).toContainText("Tue 8 Dec");
+  await page.keyboard.press("e");
+  await page.keyboard.type("30 feb");
+  await expect(page.getByText("“30 feb” is not a day I know.")).toBeVisible();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("textbox", { name: "Due" })).toHaveValue("30 feb");
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("r");
+  await page.keyboard.type("to");
+  await page.keyboard.press("Enter");
+  await expect(slip.getByRole("img", { name: "top priority" })).toBeVisible();
+  await page.keyboard.press("t");
+  await page.getByRole("textbox", { name: "Title" }).fill("x".repeat(5_000));
+  await page.keyboard.press("Enter");
+  await expect(page.getByText(/5000 characters; 300 are the most/)).toBeVisible();
+  await expect(page.getByRole("textbox", { name: "Title" })).toHaveValue("x".repeat(5_000));
+  await page.getByRole("textbox", { name: "Title" }).fill("Fall-height drawing to Colm");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("article", { name: /Ask: Fall-height drawing to Colm/ })).toBeVisible();
+});
+
+test("marked words and a typed line become slips; brushed off ones go, and undo brings them back", async ({ page }) => {
+  await comeInAs(page);
+  await openRow(page, /Colm Hartnell08:12/);
+  await expect(page.getByText("I have left them in the compound")).toBeVisible();
+  await page.evaluate(() => {
+    const walker = document.createTreeWalker(document.querySelector("[data-letter]")!, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const at = node.textContent?.indexOf("left them in the compound") ?? -1;
+      if (at < 0) continue;
+      document.getSelection()!.setBaseAndExtent(node, at, node, at + 25);
+    }
+  });
+  await page.getByRole("button", { name: /Make a slip of “left them in the compound”/ }).click();
+  const slip = page.getByRole("article", { name: "Ask: left them in the compound" });
+  await expect(slip).toBeVisible();
+  await page.getByRole("textbox", { name: "A task for this letter" }).fill("Book the marquee, for Lotte by friday");
+  await page.reload();
+  await expect(page.getByRole("textbox", { name: "A task for this letter" })).toHaveValue(
+    "Book the marquee, for Lotte by friday",
+  );
+  await page.getByRole("textbox", { name: "A task for this letter" }).press("Enter");
+  await expect(page.getByRole("article", { name: "Ask: Book the marquee" })).toContainText(/Lotte F/);
+  await slip.click();
+  await slip.getByRole("button", { name: "Brush off" }).click();
+  await expect(slip).toBeHidden();
+  await page.locator("body").click({ position: { x: 5, y: 400 } });
+  await page.keyboard.press("u");
+  await expect(slip).toBeVisible();
+});
+
+test("nothing to do moves a letter under Dealt with, where it says where it went, and back", async ({ page }) => {
+  await comeInAs(page);
+  await bringIn(page, [
+    mailFile("quiet.eml", [
+      "From: Dov Miller <dov@mill.example>",
+      "To: ines@larkmoor.example",
+      "Subject: A quiet word",
+      "Message-ID: <quiet@mill.example>",
+      "Date: Tue, 24 Nov 2026 11:10:00 +0000",
+      "",
+      "All is well here.",
+      "",
+    ]),
+  ]);
+  await openRow(page, /Nothing askedDov Miller/);
+  await page.keyboard.press("n");
+  await expect(page.getByText("“A quiet word”: nothing to do.")).toBeVisible();
+  await page.getByRole("button", { name: "Dealt with" }).click();
+  const row = page
+    .getByRole("list", { name: "Dealt with" })
+    .getByRole("button", { name: /Dov Miller/ })
+    .first();
+  await expect(row).toContainText("nothing to do · Ines");
+  await row.click();
+  await page.getByRole("button", { name: "Back to Sort" }).click();
+  await expect(page.getByText("Back in Sort.")).toBeVisible();
+});
+
+test("files that are no mail are kept with the reason, and can be dealt with", async ({ page }) => {
+  await comeInAs(page);
+  const report = await bringIn(page, [
+    {
+      name: "picture.png",
+      mimeType: "image/png",
+      buffer: Buffer.concat([Buffer.from([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 0]), crypto.randomBytes(500)]),
+    },
+    { name: "empty.eml", mimeType: "message/rfc822", buffer: Buffer.alloc(0) },
+  ]);
+  expect(report).toContain("This is no mail: it does not begin with header lines. It is kept as it came");
+  expect(report).toContain("empty");
+  await openRow(page, /Cannot be read/);
+  await expect(page.getByTitle("The file as it came")).toBeVisible();
+  await page.keyboard.press("Enter");
+  await expect(page.getByText(/nothing to do\. It stays/)).toBeVisible();
+});
+
+test("an mbox is cut into its letters while it comes in", async ({ page }) => {
+  await comeInAs(page);
+  const one = (n: number) =>
+    `From a@b.example Tue Nov 24 09:0${n}:00 2026\nFrom: Dov Miller <dov@mill.example>\nTo: ines@larkmoor.example\nSubject: Box ${n}\nMessage-ID: <box-${n}@mill.example>\nDate: Tue, 24 Nov 2026 09:0${n}:00 +0000\n\nNumber ${n}.\n\n`;
+  expect(
+    await bringIn(page, [
+      { name: "box.mbox", mimeType: "application/mbox", buffer: Buffer.from([1, 2, 3, 4, 5].map(one).join("")) },
+    ]),
+  ).toContain("5 new");
+});

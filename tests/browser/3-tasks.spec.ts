@@ -1,0 +1,100 @@
+import { expect, test } from "@playwright/test";
+import { comeInAs } from "./house";
+
+test("a new task from one plain line, and its values changed in place", async ({ page }) => {
+  await comeInAs(page, "Ines Valdarno", "/tasks");
+  await page.keyboard.press("a");
+  await page.getByRole("textbox", { name: /A new task/ }).fill("Ring the mason, for Bea by Thursday, high");
+  await expect(page.getByText("Bea Thornquist", { exact: true })).toBeVisible();
+  await page.getByRole("textbox", { name: /A new task/ }).press("Enter");
+  await expect(page.getByText(/Made as /)).toBeVisible();
+  const sheet = page.getByRole("region", { name: /^Task / });
+  await expect(sheet.getByRole("heading", { name: "Ring the mason" })).toBeVisible();
+  await expect(sheet).toContainText("Thu 26 Nov");
+  await page.getByRole("textbox", { name: /A new task/ }).press("Escape");
+  await sheet.getByRole("button", { name: /^Owner/ }).click();
+  await page.keyboard.type("mair");
+  await page.keyboard.press("Enter");
+  await expect(sheet.getByRole("button", { name: "Owner: Mair Penhallow" })).toBeVisible();
+  await sheet.getByRole("button", { name: /^State/ }).click();
+  await page.keyboard.type("under");
+  await page.keyboard.press("Enter");
+  await expect(sheet.getByRole("button", { name: "State: under way" })).toBeVisible();
+  await sheet.getByRole("textbox", { name: "Note for the team" }).fill("He is out until noon.");
+  await page.reload();
+  await expect(sheet.getByRole("textbox", { name: "Note for the team" })).toHaveValue("He is out until noon.");
+  await sheet.getByRole("textbox", { name: "Note for the team" }).press("Enter");
+  await expect(sheet.getByRole("listitem").filter({ hasText: "He is out until noon." })).toBeVisible();
+  await expect(sheet.getByText("gave it to Mair Penhallow")).toBeVisible();
+});
+
+test("tasks stand under their days: over, today, coming days, no date", async ({ page }) => {
+  await comeInAs(page, "Ines Valdarno", "/tasks");
+  const list = page.getByRole("list", { name: "Tasks by day" });
+  await expect(list).toContainText("Over");
+  await expect(list).toContainText("days over");
+  await expect(list).toContainText("TodayTue 24 Nov");
+  const box = list.locator("..");
+  await box.evaluate((element) => element.scrollTo(0, element.scrollHeight));
+  await expect(list).toContainText("No date");
+  await page.getByRole("button", { name: /^Whose/ }).click();
+  await page.keyboard.type("my");
+  await page.keyboard.press("Enter");
+  await expect(page).toHaveURL(/whose=mine/);
+  await expect(list.getByRole("button").first()).toContainText("you");
+  await page.getByRole("button", { name: /^Whose/ }).click();
+  await page.keyboard.type("what");
+  await page.keyboard.press("Enter");
+  await expect(list).toContainText("owed to us");
+});
+
+test("another person's change appears within two seconds, without a reload, and the second to save sees the first", async ({
+  browser,
+  page,
+}) => {
+  await comeInAs(page, "Ines Valdarno", "/tasks");
+  await page.keyboard.press("a");
+  await page.getByRole("textbox", { name: /A new task/ }).fill("A task for two");
+  await page.getByRole("textbox", { name: /A new task/ }).press("Enter");
+  await expect(page.getByText(/Made as /)).toBeVisible();
+  const path = new URL(page.url()).pathname;
+  await page.getByRole("textbox", { name: /A new task/ }).press("Escape");
+  const other = await (await browser.newContext()).newPage();
+  await comeInAs(other, "Suki Aldane", path);
+  await expect(other.getByRole("heading", { name: "A task for two" })).toBeVisible();
+  await page
+    .getByRole("region", { name: /^Task / })
+    .getByRole("heading", { name: "A task for two" })
+    .getByRole("button")
+    .click();
+  await page.getByRole("textbox", { name: "Title" }).fill("Ines was here");
+  await other.getByRole("heading", { name: "A task for two" }).getByRole("button").click();
+  await other.getByRole("textbox", { name: "Title" }).fill("Suki was here");
+  await other.keyboard.press("Enter");
+  await expect(other.getByRole("heading", { name: "Suki was here" })).toBeVisible();
+  // The list of the first shows it soon, while her own words stay in the field.
+  await expect(page.getByRole("list", { name: "Tasks by day" }).getByText("Suki was here")).toBeVisible({
+    timeout: 2_000,
+  });
+  await expect(page.getByRole("textbox", { name: "Title" })).toHaveValue("Ines was here");
+  await page.keyboard.press("Enter");
+  await expect(page.getByText("Suki Aldane changed the title to “Suki was here”")).toBeVisible();
+  await expect(page.getByRole("textbox", { name: "Title" })).toHaveValue("Ines was here");
+});
+
+test("a lost connection is said in a sentence, and what was typed is still there", async ({ page, context }) => {
+  await comeInAs(page, "Ines Valdarno", "/tasks");
+  await page.keyboard.press("a");
+  const line = page.getByRole("textbox", { name: /A new task/ });
+  await line.fill("Typed without a wire");
+  await context.setOffline(true);
+  await line.press("Enter");
+  await expect(
+    page.getByText(/The server cannot be reached\. What you typed is still here|The connection is lost/).first(),
+  ).toBeVisible({ timeout: 15_000 });
+  await expect(line).toHaveValue("Typed without a wire");
+  await expect(page.getByText(/The server cannot be reached/)).toBeVisible({ timeout: 15_000 });
+  await context.setOffline(false);
+  await line.press("Enter");
+  await expect(page.getByText(/Made as /)).toBeVisible({ timeout: 10_000 });
+});

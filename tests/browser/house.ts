@@ -1,0 +1,42 @@
+import { expect, type Page } from "@playwright/test";
+
+/** Comes in as one of the demo's people, with one click. */
+export async function comeInAs(page: Page, name = "Ines Valdarno", path = "/sort"): Promise<void> {
+  await page.goto(`/sign-in?then=${encodeURIComponent(path)}`);
+  await page.getByRole("button", { name: new RegExp(name) }).click();
+  await page.waitForURL((url) => !url.pathname.startsWith("/sign-in"));
+  await expect(page.getByRole("navigation", { name: "Stations" })).toBeVisible();
+}
+
+/** The row of Sort that is here. */
+export function rowHere(page: Page) {
+  return page.getByRole("list", { name: "To sort" }).locator('[aria-current="true"]');
+}
+
+/** Opens the conversation whose row in Sort says this. */
+export async function openRow(page: Page, text: string | RegExp): Promise<void> {
+  const row = page.getByRole("list", { name: "To sort" }).getByRole("button", { name: text }).first();
+  const box = page.getByRole("list", { name: "To sort" }).locator("..");
+  for (let i = 0; i < 14 && !(await row.isVisible()); i += 1) {
+    await box.evaluate((element) => element.scrollBy(0, 300));
+    await page.waitForTimeout(80);
+  }
+  await row.click();
+}
+
+/** A letter as a file to drop. */
+export function mailFile(name: string, lines: readonly string[]): { name: string; mimeType: string; buffer: Buffer } {
+  return { name, mimeType: "message/rfc822", buffer: Buffer.from(lines.join("\r\n")) };
+}
+
+/** Brings mail files in by the button of Sort, and waits until the report is complete. */
+export async function bringIn(
+  page: Page,
+  files: readonly { name: string; mimeType: string; buffer: Buffer }[],
+): Promise<string> {
+  await page.getByLabel("Mail files").setInputFiles([...files]);
+  await expect(page.getByText("Mail brought in")).toBeVisible({ timeout: 30_000 });
+  const report = (await page.getByRole("status").filter({ hasText: "Mail brought in" }).textContent()) ?? "";
+  await page.getByRole("button", { name: "Close" }).click();
+  return report;
+}
