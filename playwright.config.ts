@@ -2,7 +2,7 @@ import { defineConfig } from "@playwright/test";
 
 export default defineConfig({
   testDir: "tests/browser",
-  timeout: 60_000,
+  timeout: 40_000,
   workers: 1,
   retries: 0,
   fullyParallel: false,

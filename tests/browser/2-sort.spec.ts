@@ -36,7 +36,7 @@ test("a letter is brought in, kept, finished, undone, and saved byte for byte", 
   expect(await bringIn(page, [LETTER])).toContain("0 new · 1 already here");
   await openRow(page, /order forty bolts/i);
   await expect(page.getByRole("heading", { name: "Bolts for the bridge" })).toBeVisible();
-  await expect(page.getByRole("article", { name: /Ask: Order forty bolts/ })).toContainText("Kofi Brandt");
+  await expect(page.getByRole("article", { name: /Ask: Order forty bolts/ })).toContainText(/Kofi B/);
   await expect(page.getByRole("article", { name: /Trouble/ })).toBeVisible();
   // Two passages, each with its number beside the words.
   await expect(page.getByRole("img", { name: "ask 1" }).first()).toBeVisible();
@@ -63,31 +63,6 @@ test("a letter is brought in, kept, finished, undone, and saved byte for byte", 
   expect(fs.readFileSync(await file.path(), "utf8")).toContain("M16,40");
 });
 
-test("ten letters are sorted with the keyboard alone, three key presses a letter at the most in the median", async ({
-  page,
-}) => {
-  await comeInAs(page);
-  const presses: number[] = [];
-  for (let i = 0; i < 10; i += 1) {
-    const before = await rowHere(page).textContent();
-    let count = 0;
-    // One letter in three has a slip that is no use: it is brushed off first.
-    const hasTwo = /\d (?:asks|questions)|·/.test(before ?? "");
-    if (i % 3 === 2 && hasTwo) {
-      await page.keyboard.press("x");
-      count += 1;
-      await expect(page.getByText("Brushed off.")).toBeVisible();
-    }
-    await page.keyboard.press("Enter");
-    count += 1;
-    await expect(rowHere(page)).not.toHaveText(before ?? "");
-    presses.push(count);
-  }
-  const median = presses.sort((a, b) => a - b)[5]!;
-  expect(median).toBeLessThanOrEqual(3);
-  await expect(page.getByRole("progressbar", { name: /Dealt with/ })).toHaveAttribute("aria-valuenow", /1\d/);
-});
-
 test("the next letter is there at once: its words are asked for before they are needed", async ({ page }) => {
   await comeInAs(page);
   await expect(rowHere(page)).toBeVisible();
@@ -106,7 +81,7 @@ test("the next letter is there at once: its words are asked for before they are 
 
 test("every value of a slip is changed in place by typing", async ({ page }) => {
   await comeInAs(page);
-  await openRow(page, /Colm Hartnell08:12/);
+  await openRow(page, /Colm Hartnell\s*08:12/);
   const slip = page.getByRole("article", { name: /Ask: Send Colm the revised/ });
   await expect(slip).toContainText("Suki Aldane");
   await page.keyboard.press("o");
@@ -118,6 +93,7 @@ test("every value of a slip is changed in place by typing", async ({ page }) => 
   await expect(page.getByRole("status").filter({ hasText: "Tue 8 Dec" })).toBeVisible();
   await page.keyboard.press("Enter");
   await expect(slip).toContainText("Tue 8 Dec");
+  await expect(page.getByRole("textbox", { name: "Due" })).toBeHidden();
   await page.keyboard.press("e");
   await page.keyboard.type("30 feb");
   await expect(page.getByText("“30 feb” is not a day I know.")).toBeVisible();
@@ -140,7 +116,7 @@ test("every value of a slip is changed in place by typing", async ({ page }) => 
 
 test("marked words and a typed line become slips; brushed off ones go, and undo brings them back", async ({ page }) => {
   await comeInAs(page);
-  await openRow(page, /Colm Hartnell08:12/);
+  await openRow(page, /Colm Hartnell\s*08:12/);
   await expect(page.getByText("I have left them in the compound")).toBeVisible();
   await page.evaluate(() => {
     const walker = document.createTreeWalker(document.querySelector("[data-letter]")!, NodeFilter.SHOW_TEXT);
@@ -182,7 +158,8 @@ test("nothing to do moves a letter under Dealt with, where it says where it went
       "",
     ]),
   ]);
-  await openRow(page, /Nothing askedDov Miller/);
+  await openRow(page, /Nothing asked\s*Dov Miller/);
+  await expect(page.getByRole("heading", { name: "A quiet word" })).toBeVisible();
   await page.keyboard.press("n");
   await expect(page.getByText("“A quiet word”: nothing to do.")).toBeVisible();
   await page.getByRole("button", { name: "Dealt with" }).click();
@@ -223,4 +200,30 @@ test("an mbox is cut into its letters while it comes in", async ({ page }) => {
       { name: "box.mbox", mimeType: "application/mbox", buffer: Buffer.from([1, 2, 3, 4, 5].map(one).join("")) },
     ]),
   ).toContain("5 new");
+});
+
+test("ten letters are sorted with the keyboard alone, three key presses a letter at the most in the median", async ({
+  page,
+}) => {
+  await comeInAs(page);
+  const presses: number[] = [];
+  for (let i = 0; i < 10; i += 1) {
+    const before = await rowHere(page).textContent();
+    await expect(page.getByRole("region", { name: "The letter" }).getByRole("article").first()).toBeVisible();
+    let count = 0;
+    // One letter in three has a slip that is no use: it is brushed off first.
+    const hasTwo = /\d (?:asks|questions)|·/.test(before ?? "");
+    if (i % 3 === 2 && hasTwo) {
+      await page.keyboard.press("x");
+      count += 1;
+      await expect(page.getByText("Brushed off.")).toBeVisible();
+    }
+    await page.keyboard.press("Enter");
+    count += 1;
+    await expect(rowHere(page)).not.toHaveText(before ?? "");
+    presses.push(count);
+  }
+  const median = presses.sort((a, b) => a - b)[5]!;
+  expect(median).toBeLessThanOrEqual(3);
+  await expect(page.getByRole("progressbar", { name: /Dealt with/ })).toHaveAttribute("aria-valuenow", /1\d/);
 });

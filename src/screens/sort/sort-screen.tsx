@@ -47,6 +47,8 @@ export function SortScreen(props: {
   const go = useCallback((id: string | null) => {
     setHereId(id);
     showList(false);
+    // The keys act on the letter from here on, not on the row that was clicked.
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
     window.history.replaceState(null, "", id ? `/sort/${id}` : "/sort");
   }, []);
   // What was here has gone (dealt with by somebody else) or nothing was chosen yet: on to the first that is left.
@@ -188,6 +190,10 @@ function OpenBoard({
   const lit = open.find((slip) => slip.id === chosenId) ?? open[0] ?? null;
   const isHere = conversation.place === "sort";
 
+  // What stood there when the editing began: somebody else's change meanwhile must not go unnoticed.
+  const seen = useRef<SlipView | null>(null);
+  if (editing === null || seen.current?.id !== lit?.id) seen.current = lit;
+
   const light = (slipId: string) => {
     if (slipId !== lit?.id) setEditing(null);
     setChosenId(slipId);
@@ -267,7 +273,11 @@ function OpenBoard({
   const change = (slip: SlipView, to: SlipChange) =>
     run(
       "change slip",
-      { slipId: slip.id, change: to, was: columnsSeen(slip, to.field) },
+      {
+        slipId: slip.id,
+        change: to,
+        was: columnsSeen(to.field === editing && seen.current?.id === slip.id ? seen.current : slip, to.field),
+      },
       {
         show: () =>
           changeOnScreen(queries, id, (old) => ({

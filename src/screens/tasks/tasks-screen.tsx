@@ -2,7 +2,7 @@
 
 import { useQueryClient } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
-import { useCallback, useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { MOST_COUNTED, type TaskRow, type TaskSheet } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 import { useKeys } from "../parts/keys";
@@ -135,10 +135,17 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     const row = rows[Math.max(0, Math.min(rows.length - 1, index + by))];
     if (row) go(row.slug);
   };
+  // What stood there when the editing began: somebody else's change meanwhile must not go unnoticed.
+  const seen = useRef<TaskRow | null>(null);
+  if (editing === null || seen.current?.slug !== sheet?.task.slug) seen.current = sheet?.task ?? null;
   const change = (task: TaskRow, to: TaskChange) =>
     run(
       "change task",
-      { taskId: task.id, change: to, was: taskColumnsSeen(task, to.field) },
+      {
+        taskId: task.id,
+        change: to,
+        was: taskColumnsSeen(to.field === editing ? (seen.current ?? task) : task, to.field),
+      },
       {
         show: () => changeTaskOnScreen(queries, task.slug, (old) => taskWithChange(old, to, house, [])),
         says: () =>
