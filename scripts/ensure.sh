@@ -24,11 +24,12 @@ ensure_debian() {
 
 # The pages are built again when anything they are made of has changed.
 ensure_build() {
-  local stamp; stamp="$(git ls-files -s -- src package-lock.json next.config.ts postcss.config.mjs 2>/dev/null | sha256sum; find src next.config.ts postcss.config.mjs package-lock.json -type f -newer .next/jam-built 2>/dev/null | head -1)"
-  if [ ! -f .next/BUILD_ID ] || [ "$(cat .next/jam-built 2>/dev/null)" != "$(echo "$stamp" | head -1)" ] || [ "$(echo "$stamp" | wc -l)" -gt 1 ]; then
+  local stamp
+  stamp="$(find src next.config.ts postcss.config.mjs package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)"
+  if [ ! -f .next/BUILD_ID ] || [ "$(cat .next/jam-built 2>/dev/null || true)" != "$stamp" ]; then
     echo "Building the pages (about a minute) …"
     node node_modules/next/dist/bin/next build > .jam-build.log 2>&1 || { cat .jam-build.log; exit 1; }
     rm -f .jam-build.log
-    git ls-files -s -- src package-lock.json next.config.ts postcss.config.mjs 2>/dev/null | sha256sum > .next/jam-built
+    echo "$stamp" > .next/jam-built
   fi
 }
