@@ -64,7 +64,7 @@ function added(
       : [],
   );
   return {
-    fresh: report.fresh + taken.filter((one) => one.outcome === "new" || one.outcome === "not readable").length,
+    fresh: report.fresh + taken.filter((one) => one.outcome === "new").length,
     here: report.here + taken.filter((one) => one.outcome === "already here").length,
     notReadable: faults.length > 0 ? [...report.notReadable, ...faults] : report.notReadable,
     bytes: report.bytes + batch.reduce((sum, one) => sum + one.raw.length, 0),

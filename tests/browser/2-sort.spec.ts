@@ -165,7 +165,7 @@ test("nothing to do moves a letter under Dealt with, where it says where it went
   await page.getByRole("button", { name: "Dealt with" }).click();
   const row = page
     .getByRole("list", { name: "Dealt with" })
-    .getByRole("button", { name: /Dov Miller/ })
+    .getByRole("button", { name: /Nothing asked\s*Dov Miller/ })
     .first();
   await expect(row).toContainText("nothing to do · Ines");
   await row.click();

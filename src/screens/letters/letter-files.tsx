@@ -36,6 +36,7 @@ export function LetterFoot({
   letterId: string | null;
   files: readonly (LetterFile & { readonly letterId: string })[];
 }) {
+  if (letterId === null && files.length === 0) return null;
   return (
     <div className="flex min-h-[42px] flex-none flex-wrap items-center gap-x-[10px] gap-y-1 border-t border-hairline py-1.5 text-[12px]">
       {files.length > 0 && (

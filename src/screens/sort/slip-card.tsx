@@ -134,7 +134,7 @@ export function SlipCard(props: {
           <span className="ml-auto flex gap-1">
             <button
               type="button"
-              className="rounded-md px-1.5 py-0.5 font-semibold text-act hover:bg-act-wash"
+              className="rounded-md px-1.5 py-0.5 font-semibold text-act hover:bg-act-wash max-sm:h-11 max-sm:rounded-[11px] max-sm:border-2 max-sm:border-rim max-sm:px-5 max-sm:text-[13px] max-sm:text-ink"
               onClick={props.onKeep}
               title="Keep this slip (K)"
             >
@@ -142,7 +142,7 @@ export function SlipCard(props: {
             </button>
             <button
               type="button"
-              className="rounded-md px-1.5 py-0.5 font-semibold text-soft hover:bg-wash"
+              className="rounded-md px-1.5 py-0.5 font-semibold text-soft hover:bg-wash max-sm:h-11 max-sm:rounded-[11px] max-sm:border-2 max-sm:border-rim max-sm:px-4 max-sm:text-[13px] max-sm:text-ink"
               onClick={props.onBrushOff}
               title="Brush this slip off (X)"
             >

@@ -454,11 +454,16 @@ function OpenBoard({
               <KeyCap name="Enter" />
               {open.length > 1 ? `Keep all ${open.length}` : open.length === 1 ? "Keep it" : "Nothing to do"}
             </button>
-            <button type="button" disabled={!lit || open.length < 2} onClick={() => lit && keep([lit])}>
+            <button
+              type="button"
+              className="max-sm:!hidden"
+              disabled={!lit || open.length < 2}
+              onClick={() => lit && keep([lit])}
+            >
               <KeyCap name="K" />
               Keep this one
             </button>
-            <button type="button" disabled={!lit} onClick={() => lit && brushOff(lit)}>
+            <button type="button" className="max-sm:!hidden" disabled={!lit} onClick={() => lit && brushOff(lit)}>
               <KeyCap name="X" />
               Brush off
             </button>
@@ -487,7 +492,7 @@ function OpenBoard({
         <button type="button" onClick={onChoose} className="ml-auto max-sm:hidden">
           Bring mail in
         </button>
-        <button type="button" onClick={undoLast}>
+        <button type="button" className="max-sm:ml-auto" onClick={undoLast}>
           <KeyCap name="U" />
           Undo
         </button>
