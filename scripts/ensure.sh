@@ -8,6 +8,7 @@ ensure_packages() {
   if [ ! -f node_modules/.package-lock.json ] || [ package-lock.json -nt node_modules/.jam-installed ]; then
     echo "Installing the packages (about two minutes the first time) …"
     npm ci --no-audit --no-fund --loglevel=error
+    ln -sf ../../bin/jam.mjs node_modules/.bin/jam
     touch node_modules/.jam-installed
   fi
 }

@@ -11,6 +11,21 @@ const DEFAULT_PORT = 3900;
 /** Milliseconds after which a stop no longer waits for anything. */
 const LONGEST_STOP_MS = 4_000;
 
+/** Milliseconds between two looks whether npm, which started us, is still there. */
+const LAUNCHER_LOOK_MS = 400;
+
+/** npx starts us through a shell that keeps a signal for itself: when it is gone, the server was told to stop. */
+function stopWithLauncher(stop: () => void): void {
+  if (!process.env.npm_command) return;
+  const launcher = process.ppid;
+  const timer = setInterval(() => {
+    if (process.ppid === launcher) return;
+    clearInterval(timer);
+    stop();
+  }, LAUNCHER_LOOK_MS);
+  timer.unref();
+}
+
 function portFromEnvironment(): number {
   const port = Number(process.env.PORT ?? DEFAULT_PORT);
   if (!Number.isInteger(port) || port < 0 || port > 65_535)
@@ -52,6 +67,7 @@ export async function serve(what: string): Promise<number> {
     `Jam Kettle is ready at http://localhost:${typeof address === "object" && address ? address.port : port}\n`,
   );
   await new Promise<void>((resolve) => {
+    stopWithLauncher(resolve);
     for (const signal of ["SIGTERM", "SIGINT", "SIGHUP"] as const) process.once(signal, () => resolve());
   });
   setTimeout(() => process.exit(1), LONGEST_STOP_MS).unref();

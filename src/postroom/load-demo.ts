@@ -250,7 +250,8 @@ class DemoLoader {
         ? placed(`d-0 15:10`, due < this.reference ? due : addDays(this.reference, -1), DEMO_ZONE).at
         : at + 8 * 3_600_000;
       await change("done", Math.max(at + 40 * MINUTE_MS, Math.min(latest, at + 3 * 86_400_000)));
-    } else if (fate.startsWith("going")) await change("under way", at + 90 * MINUTE_MS);
+    } else if (fate.startsWith("off")) await change("called off", at + 120 * MINUTE_MS);
+    else if (fate.startsWith("going")) await change("under way", at + 90 * MINUTE_MS);
   }
 
   /** Tasks made by hand, one plain line each. */

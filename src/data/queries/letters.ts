@@ -68,7 +68,9 @@ export interface KeptLetter {
   readonly sha256: string;
   readonly messageId: string | null;
   readonly received: string;
-  readonly wayIn: string[];
+  /** The first way in it came through; `waysIn` has all of them. */
+  readonly wayIn: string;
+  readonly waysIn: readonly string[];
   readonly place: string;
   readonly size: number;
   readonly subject: string;
@@ -83,13 +85,13 @@ export async function* keptLetters(db: Database): AsyncGenerator<KeptLetter> {
     const rows = await rowsOf<KeptLetter & { id: string; receivedAt: InstantText }>(
       db,
       sql`select l.id, l.sha256, l.message_id as "messageId", l.received_at as "receivedAt", l.size, l.subject, l.unreadable,
-        (select jsonb_agg(w.name order by a.at) from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id) as "wayIn",
+        (select jsonb_agg(w.name order by a.at) from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id) as "waysIn",
         case when c.place = 'sort' then 'Sort' else coalesce(c.outcome, 'dealt with') end as place
         from letter l join conversation c on c.id = l.conversation_id where l.id > ${after} order by l.id limit ${pageSize}`,
     );
     for (const { id, receivedAt, ...row } of rows) {
       after = id;
-      yield { ...row, received: new Date(millis(receivedAt)).toISOString() };
+      yield { ...row, wayIn: row.waysIn[0] ?? "", received: new Date(millis(receivedAt)).toISOString() };
     }
     if (rows.length < pageSize) return;
   }

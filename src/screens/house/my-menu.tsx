@@ -41,6 +41,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
       ["↓ ↑", "next and previous task"],
       ["D", "done, or to begin again"],
       ["O E R T", "owner, by when, priority, title"],
+      ["S", "state"],
       ["A", "a new task"],
       ["C", "a note"],
       ["L", "open the letter"],

@@ -175,6 +175,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     e: () => sheet && setEditing("due"),
     r: () => sheet && setEditing("priority"),
     t: () => sheet && setEditing("title"),
+    s: () => sheet && setEditing("state"),
     a: () => setMaking(true),
     c: note,
     l: openLetter,
