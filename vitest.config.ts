@@ -4,7 +4,12 @@ import { defineConfig } from "vitest/config";
 export default defineConfig({
   resolve: { alias: { "@": path.resolve(import.meta.dirname, "src") } },
   test: {
-    include: ["src/**/*.test.ts", "tests/data/**/*.test.ts", "tests/outside/**/*.test.ts"],
+    include: [
+      "src/**/*.test.ts",
+      "tests/data/**/*.test.ts",
+      "tests/outside/**/*.test.ts",
+      "tests/command/**/*.test.ts",
+    ],
     pool: "forks",
     maxWorkers: 2,
     testTimeout: 120_000,

@@ -262,9 +262,12 @@ export const task = pgTable(
     search: searchWords("search"),
   },
   (t) => [
-    index("task_open_due").on(t.dueDay, t.dueTime, t.number).where(sql`state in ('to begin', 'under way')`),
+    // Undated tasks come last: written so that a page begins where the one before ended, along the index.
+    index("task_open_due")
+      .on(sql`coalesce(due_day, '9999-12-31'::date)`, sql`coalesce(due_time, '99:99')`, t.number)
+      .where(sql`state in ('to begin', 'under way')`),
     index("task_owner_open_due")
-      .on(t.ownerId, t.dueDay, t.dueTime, t.number)
+      .on(t.ownerId, sql`coalesce(due_day, '9999-12-31'::date)`, sql`coalesce(due_time, '99:99')`, t.number)
       .where(sql`state in ('to begin', 'under way')`),
     index("task_finished").on(t.finishedAt),
     index("task_conversation").on(t.conversationId),

@@ -1,4 +1,5 @@
-import { BATCH, type TakenIn, takeIn } from "../acts/take-in";
+import type { TakenIn } from "../acts/intake-batch";
+import { BATCH, takeIn } from "../acts/take-in";
 import type { Database } from "../data/engine/database";
 import type { FoundMessage } from "./mail-files";
 

@@ -296,8 +296,8 @@ CREATE INDEX "letter_search" ON "letter" USING gin ("search");--> statement-brea
 CREATE INDEX "letter_received" ON "letter" USING btree ("received_at");--> statement-breakpoint
 CREATE INDEX "slip_conversation" ON "slip" USING btree ("conversation_id");--> statement-breakpoint
 CREATE INDEX "slip_letter" ON "slip" USING btree ("letter_id");--> statement-breakpoint
-CREATE INDEX "task_open_due" ON "task" USING btree ("due_day","due_time","number") WHERE state in ('to begin', 'under way');--> statement-breakpoint
-CREATE INDEX "task_owner_open_due" ON "task" USING btree ("owner_id","due_day","due_time","number") WHERE state in ('to begin', 'under way');--> statement-breakpoint
+CREATE INDEX "task_open_due" ON "task" USING btree (coalesce(due_day, '9999-12-31'::date),coalesce(due_time, '99:99'),"number") WHERE state in ('to begin', 'under way');--> statement-breakpoint
+CREATE INDEX "task_owner_open_due" ON "task" USING btree ("owner_id",coalesce(due_day, '9999-12-31'::date),coalesce(due_time, '99:99'),"number") WHERE state in ('to begin', 'under way');--> statement-breakpoint
 CREATE INDEX "task_finished" ON "task" USING btree ("finished_at");--> statement-breakpoint
 CREATE INDEX "task_conversation" ON "task" USING btree ("conversation_id");--> statement-breakpoint
 CREATE INDEX "task_project" ON "task" USING btree ("project_id");--> statement-breakpoint

@@ -74,7 +74,10 @@ function lookOf(look: TasksLook, viewer: Viewer): SQL {
   return sql`${state} and ${whose} ${look.projectId ? sql`and t.project_id = ${look.projectId}` : sql``} and ${maySeeTask(viewer)}`;
 }
 
+/** The day and time by which undated tasks are ordered, behind all others. The same words as in the index. */
 const FAR = "9999-12-31";
+const DUE_DAY = sql`coalesce(t.due_day, '9999-12-31'::date)`;
+const DUE_TIME = sql`coalesce(t.due_time, '99:99')`;
 
 /**
  * One page of tasks by due date (undated last), or of finished ones, the last first. Read along an index, so that a page
@@ -92,18 +95,9 @@ export async function tasksPage(
   let after = sql``;
   if (isFinished && parts.length === 2)
     after = sql`and (t.finished_at, t.number) < (${parts[0]}::timestamptz, ${Number(parts[1])})`;
-  else if (parts.length === 3) {
-    const [day, time, number] = parts as [string, string, string];
-    const behindTime =
-      time === ""
-        ? sql`t.due_time is null and t.number > ${Number(number)}`
-        : sql`t.due_time > ${time} or t.due_time is null or (t.due_time = ${time} and t.number > ${Number(number)})`;
-    after =
-      day === FAR
-        ? sql`and t.due_day is null and t.number > ${Number(number)}`
-        : sql`and (t.due_day >= ${day}::date or t.due_day is null) and (t.due_day > ${day}::date or t.due_day is null or (${behindTime}))`;
-  }
-  const order = isFinished ? sql`t.finished_at desc, t.number desc` : sql`t.due_day, t.due_time, t.number`;
+  else if (parts.length === 3)
+    after = sql`and (${DUE_DAY}, ${DUE_TIME}, t.number) > (${parts[0]}::date, ${parts[1]}, ${Number(parts[2])})`;
+  const order = isFinished ? sql`t.finished_at desc, t.number desc` : sql`${DUE_DAY}, ${DUE_TIME}, t.number`;
   const rows = await rowsOf<Row & { finishedText: string | null }>(
     db,
     sql`select ${COLUMNS}, t.finished_at::text as "finishedText" from task t where ${lookOf(look, viewer)} ${after} order by ${order} limit ${limit}`,
@@ -114,7 +108,7 @@ export async function tasksPage(
       ? null
       : isFinished
         ? `${last.finishedText}~${last.number}`
-        : `${last.dueDay ?? FAR}~${last.dueTime ?? ""}~${last.number}`;
+        : `${last.dueDay ?? FAR}~${last.dueTime ?? "99:99"}~${last.number}`;
   return { rows: await taskRows(db, rows), next };
 }
 
@@ -132,11 +126,8 @@ export async function tasksFigures(db: Database, viewer: Viewer, look: TasksLook
   const where = lookOf(look, viewer);
   return {
     all: await counted(db, where),
-    nobodys: await counted(
-      db,
-      sql`t.due_day is not distinct from t.due_day and t.owner_id is null and t.side = 'ours' and ${where}`,
-    ),
-    undated: await counted(db, sql`t.due_day is null and ${where}`),
+    nobodys: await counted(db, sql`t.owner_id is null and t.side = 'ours' and ${where}`),
+    undated: await counted(db, sql`${DUE_DAY} = ${FAR}::date and ${where}`),
   };
 }
 
@@ -146,7 +137,7 @@ export async function stationCounts(db: Database, viewer: Viewer, today: Day): P
   return {
     sort: await sortCount(db, viewer),
     tasks: await counted(db, open),
-    late: await counted(db, sql`t.due_day < ${today}::date and ${open}`),
+    late: await counted(db, sql`${DUE_DAY} < ${today}::date and ${open}`),
   };
 }
 

@@ -1,0 +1,347 @@
+"use client";
+
+import { useQueryClient } from "@tanstack/react-query";
+import { useRef, useState } from "react";
+import { readLine } from "../../core/tasks/read-line";
+import type { ConversationView, SlipView } from "../../core/views/views";
+import { LetterFoot } from "../letters/letter-files";
+import { useHouse, useToday } from "../parts/house";
+import { useKeys } from "../parts/keys";
+import { KindMark } from "../parts/marks";
+import { useActs } from "../parts/use-acts";
+import { ProjectWord } from "../words/picks";
+import { BoardActs } from "./board-acts";
+import { ConversationLetters, numbersOf } from "./conversation-letters";
+import { OwnSlip, useMarkedWords } from "./own-slip";
+import { SlipCard, type SlipChange, type SlipField } from "./slip-card";
+import { SlipMargin } from "./slip-margin";
+import { columnsSeen, withChange } from "./slip-values";
+import { changeOnScreen, type Place, takeOut, useConversation } from "./sort-data";
+
+interface BoardProps {
+  readonly id: string;
+  readonly first: ConversationView | null;
+  readonly place: Place;
+  readonly nextId: string | null;
+  readonly onGo: (id: string | null) => void;
+  readonly onStep: (by: number) => void;
+  readonly onChoose: () => void;
+}
+
+/** The board of the conversation that is here: its letters, its slips, and the acts. */
+export function Board(props: BoardProps) {
+  const { data: conversation, error } = useConversation(props.id, props.first);
+  if (error) {
+    return (
+      <section className="pan flex flex-1 flex-col items-center justify-center gap-3 p-8">
+        <p role="alert">{error.message}</p>
+        <button type="button" className="btn" onClick={() => props.onGo(props.nextId)}>
+          To the next one
+        </button>
+      </section>
+    );
+  }
+  if (!conversation) return <section className="pan flex-1" aria-busy="true" aria-label="The letter is on its way" />;
+  return <OpenBoard {...props} conversation={conversation} />;
+}
+
+function OpenBoard({
+  conversation,
+  place,
+  nextId,
+  onGo,
+  onStep,
+  onChoose,
+}: BoardProps & { conversation: ConversationView }) {
+  const house = useHouse();
+  const { calendar, now } = useToday();
+  const queries = useQueryClient();
+  const { run, undo } = useActs();
+  const board = useRef<HTMLDivElement>(null);
+  const marked = useMarkedWords();
+  const [chosenId, setChosenId] = useState<string | null>(null);
+  const [editing, setEditing] = useState<SlipField | null>(null);
+  const [isProjectOpen, openProject] = useState(false);
+  const [focusCall, setFocusCall] = useState(0);
+
+  const { id } = conversation;
+  const shown = conversation.slips.filter((slip) => slip.state !== "brushed off");
+  const open = shown.filter((slip) => slip.state === "proposed");
+  const numbers = numbersOf(conversation.slips);
+  const { outside } = conversation;
+  const lit = open.find((slip) => slip.id === chosenId) ?? open[0] ?? null;
+  const isHere = conversation.place === "sort";
+
+  // What stood there when the editing began: somebody else's change meanwhile must not go unnoticed.
+  const seen = useRef<SlipView | null>(null);
+  if (editing === null || seen.current?.id !== lit?.id) seen.current = lit;
+
+  const light = (slipId: string) => {
+    if (slipId !== lit?.id) setEditing(null);
+    setChosenId(slipId);
+  };
+  const lightNext = (by: number) => {
+    const at = open.findIndex((slip) => slip.id === lit?.id);
+    const to = open[Math.max(0, Math.min(open.length - 1, at + by))];
+    if (to) {
+      light(to.id);
+      board.current?.querySelector(`[data-passage="${to.id}"]`)?.scrollIntoView({ block: "nearest" });
+    }
+  };
+  const leave = () => {
+    const putBack = place === "sort" ? takeOut(queries, place, id) : () => {};
+    onGo(nextId);
+    return () => {
+      putBack();
+      onGo(id);
+    };
+  };
+  const keptWords = (made: readonly { reference: string }[]) =>
+    made.length === 0
+      ? null
+      : made.length === 1
+        ? `Kept as ${made[0]!.reference}.`
+        : `Kept as ${made.length} tasks: ${made.map((task) => task.reference).join(", ")}.`;
+  const keep = (slips: readonly SlipView[]) => {
+    if (slips.length === 0) return;
+    const isLast = slips.length === open.length;
+    void run(
+      "keep",
+      { conversationId: id, slipIds: slips.map((slip) => slip.id) },
+      {
+        show: isLast
+          ? leave
+          : () =>
+              changeOnScreen(queries, id, (old) => ({
+                ...old,
+                slips: old.slips.map((slip) =>
+                  slips.some((one) => one.id === slip.id) ? { ...slip, state: "kept" } : slip,
+                ),
+              })),
+        says: (done) => keptWords(done.made),
+      },
+    );
+  };
+  const nothing = () =>
+    void run(
+      "nothing to do",
+      { conversationId: id },
+      {
+        show: leave,
+        says: () => `“${conversation.subject}”: nothing to do. It stays with its letters under Dealt with.`,
+      },
+    );
+  const brushOff = (slip: SlipView) => {
+    const isLast = open.length === 1 && shown.some((one) => one.state === "kept");
+    void run(
+      "brush off",
+      { conversationId: id, slipId: slip.id },
+      {
+        show: isLast
+          ? leave
+          : () =>
+              changeOnScreen(queries, id, (old) => ({
+                ...old,
+                slips: old.slips.map((one) => (one.id === slip.id ? { ...one, state: "brushed off" } : one)),
+              })),
+        says: () => "Brushed off.",
+      },
+    );
+  };
+  const undoLast = () =>
+    void undo((done) => {
+      if (done.about[0] && done.about[0] !== id) onGo(done.about[0]);
+    });
+  const change = (slip: SlipView, to: SlipChange) =>
+    run(
+      "change slip",
+      {
+        slipId: slip.id,
+        change: to,
+        was: columnsSeen(to.field === editing && seen.current?.id === slip.id ? seen.current : slip, to.field),
+      },
+      {
+        show: () =>
+          changeOnScreen(queries, id, (old) => ({
+            ...old,
+            slips: old.slips.map((one) => (one.id === slip.id ? withChange(one, to, house, outside) : one)),
+          })),
+      },
+    );
+  const addSlip = (line: string, at: { letterId: string; start: number | null; end: number | null }) => {
+    const team = house.team.map((person) => ({ ...person, id: person.id }));
+    const letter = conversation.letters.find((one) => one.id === at.letterId);
+    const from = at.start !== null && letter ? { at: letter.sentAt, zone: letter.offset } : now;
+    const read = readLine(line, team, [], from, calendar, house.figures);
+    return run(
+      "add slip",
+      {
+        conversationId: id,
+        letterId: at.letterId,
+        start: at.start,
+        end: at.end,
+        title: at.start === null ? read.title : line.slice(0, 120),
+        owner: { side: "ours", personId: read.ownerId },
+        due: read.due ? { ...read.due, zone: house.zone } : null,
+        priority: read.priority,
+      },
+      { says: () => "A slip of your own." },
+    );
+  };
+  const makeMarked = () => {
+    if (!marked) return setFocusCall((count) => count + 1);
+    document.getSelection()?.removeAllRanges();
+    void addSlip(marked.words, marked);
+  };
+
+  useKeys({
+    Enter: () => (open.length > 0 ? keep(open) : isHere ? nothing() : undefined),
+    k: () => lit && keep([lit]),
+    x: () => lit && brushOff(lit),
+    n: () => isHere && nothing(),
+    u: undoLast,
+    ArrowDown: () => lightNext(1),
+    ArrowUp: () => lightNext(-1),
+    ArrowRight: () => onStep(1),
+    ArrowLeft: () => onStep(-1),
+    o: () => lit && setEditing("owner"),
+    e: () => lit && setEditing("due"),
+    r: () => lit && setEditing("priority"),
+    t: () => lit && setEditing("title"),
+    g: () => openProject(true),
+    s: makeMarked,
+  });
+
+  const card = (slipId: string) => {
+    const slip = shown.find((one) => one.id === slipId)!;
+    return (
+      <SlipCard
+        slip={slip}
+        number={numbers.get(slipId) ?? null}
+        isLit={slipId === lit?.id}
+        editing={slipId === lit?.id ? editing : null}
+        outside={outside}
+        onLight={() => light(slipId)}
+        onEdit={(field) => {
+          light(slipId);
+          setEditing(field);
+        }}
+        onChange={(to) => change(slip, to)}
+        onKeep={() => keep([slip])}
+        onBrushOff={() => brushOff(slip)}
+      />
+    );
+  };
+  const goesTo = (
+    <>
+      <div className="flex items-center gap-1.5">
+        <span className="text-soft">{isHere ? "Goes to" : "Went to"}</span>
+        <b className="min-w-0">
+          <ProjectWord
+            projectId={conversation.projectId}
+            workstreamId={null}
+            isOpen={isProjectOpen}
+            onOpen={openProject}
+            onPick={({ projectId }) =>
+              void run(
+                "goes to",
+                { conversationId: id, projectId },
+                { show: () => changeOnScreen(queries, id, (old) => ({ ...old, projectId })) },
+              )
+            }
+          />
+        </b>
+      </div>
+      <div className="mt-[5px] truncate text-[12px] text-soft">
+        {isHere
+          ? `came through ${[...new Set(conversation.letters.flatMap((letter) => letter.waysIn))].join(", ")}`
+          : `${conversation.outcome ?? "dealt with"}${conversation.dealtBy ? ` by ${conversation.dealtBy}` : ""}`}
+      </div>
+    </>
+  );
+  const files = conversation.letters
+    .flatMap((letter) => letter.files.map((file) => ({ ...file, letterId: letter.id })))
+    .slice(-6);
+  const lastLetter = conversation.letters.at(-1);
+  return (
+    <section
+      className="pan flex min-h-0 flex-1 flex-col max-sm:rounded-none max-sm:border-0 max-sm:bg-transparent"
+      aria-label="The letter"
+    >
+      <div
+        ref={board}
+        data-board
+        className="min-h-0 flex-1 overflow-y-auto max-sm:mx-2 max-sm:rounded-[16px] max-sm:border-2 max-sm:border-rim max-sm:bg-pan"
+        tabIndex={-1}
+      >
+        <div className="grid min-h-full grid-cols-[minmax(0,1fr)_388px] max-lg:grid-cols-[minmax(0,1fr)_330px] max-sm:block">
+          <div className="flex min-w-0 flex-col px-[30px] pt-[17px] max-sm:px-4">
+            <h2 className="mb-2 text-[20.8px] leading-[27px] tracking-[-.012em] [overflow-wrap:anywhere]">
+              {conversation.subject}
+            </h2>
+            <div className="flex-1">
+              <ConversationLetters conversation={conversation} litId={lit?.id ?? null} onPick={light} />
+            </div>
+            {lastLetter && (
+              <LetterFoot
+                letterId={(conversation.letters.find((letter) => letter.id === lit?.letterId) ?? lastLetter).id}
+                files={files}
+              />
+            )}
+          </div>
+          <SlipMargin
+            ids={shown.map((slip) => slip.id)}
+            litId={lit?.id ?? null}
+            head={goesTo}
+            slip={card}
+            foot={
+              lastLetter ? (
+                <OwnSlip
+                  conversationId={id}
+                  marked={marked}
+                  onMarked={makeMarked}
+                  focusCall={focusCall}
+                  onTyped={(line) => addSlip(line, { letterId: lastLetter.id, start: null, end: null })}
+                />
+              ) : null
+            }
+          />
+        </div>
+      </div>
+      <div className="px-2 pb-2 sm:hidden">
+        {shown.length > 0 && (
+          <div className="flex items-center gap-4 px-2 py-1.5">
+            {shown.map((slip) => (
+              <button
+                key={slip.id}
+                type="button"
+                className={`flex h-9 min-w-8 items-center justify-center border-b-[3px] ${slip.id === lit?.id ? "border-act" : "border-transparent"}`}
+                onClick={() => light(slip.id)}
+              >
+                <KindMark kind={slip.kind} number={numbers.get(slip.id) ?? null} size={24} />
+              </button>
+            ))}
+          </div>
+        )}
+        {lit && card(lit.id)}
+      </div>
+      <BoardActs
+        openCount={open.length}
+        isHere={isHere}
+        onKeepAll={() => keep(open)}
+        onKeep={() => lit && keep([lit])}
+        onBrushOff={() => lit && brushOff(lit)}
+        onNothing={nothing}
+        onBack={() =>
+          void run(
+            "back to Sort",
+            { conversationId: id },
+            { says: () => "Back in Sort.", onDone: () => void queries.invalidateQueries() },
+          )
+        }
+        onChoose={onChoose}
+        onUndo={undoLast}
+      />
+    </section>
+  );
+}

@@ -1,0 +1,191 @@
+import crypto from "node:crypto";
+import path from "node:path";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { jamIn, scratch } from "./jam";
+
+const box = scratch();
+const jam = jamIn(path.join(box.folder, "data"));
+afterAll(() => box.remove());
+
+const letter = (n: number, body = "Hello.") =>
+  `From: W <w@out.example>\r\nTo: ines@house.example\r\nSubject: Letter ${n}\r\nMessage-ID: <letter-${n}@out.example>\r\nDate: Tue, 24 Nov 2026 09:0${n}:00 +0000\r\n\r\n${body}\r\n`;
+const sha = (text: string | Buffer) => crypto.createHash("sha256").update(text).digest("hex");
+const kept = () =>
+  jam
+    .run(["letters", "--json"])
+    .out.trim()
+    .split("\n")
+    .filter((line) => line !== "")
+    .map(
+      (line) =>
+        JSON.parse(line) as {
+          sha256: string;
+          messageId: string | null;
+          received: string;
+          wayIn: string;
+          waysIn: string[];
+          place: string;
+          unreadable: string | null;
+        },
+    );
+
+describe("jam import and jam letters", () => {
+  test("a file, an mbox, a Maildir and folders of them come in, each message once, with its own bytes", () => {
+    box.write("mail/one.eml", letter(1));
+    box.write(
+      "mail/box.mbox",
+      `From w@out.example Tue Nov 24 09:02:00 2026\n${letter(2)}\nFrom w@out.example Tue Nov 24 09:03:00 2026\n${letter(3)}\n`,
+    );
+    box.write("mail/Maildir/cur/1.host:2,S", letter(4));
+    box.write("mail/Maildir/new/2.host", letter(5));
+    box.write("mail/Maildir/tmp/3.host", letter(6, "unfinished"));
+    box.write("mail/Maildir/dovecot.index", "no mail");
+    box.write("mail/again.eml", letter(1));
+    box.write("mail/notes.txt", "Shopping: plums, sugar.");
+    const { code, out, err } = jam.run(["import", path.join(box.folder, "mail")]);
+    expect(code).toBe(0);
+    expect(err).toContain("5 new, 1 already here, 1 not readable");
+    expect(out).toContain("notes.txt: This is no mail");
+    const letters = kept();
+    expect(letters.map((one) => one.sha256).sort()).toEqual([1, 2, 3, 4, 5].map((n) => sha(letter(n))).sort());
+    for (const one of letters)
+      expect(one).toMatchObject({
+        wayIn: "import",
+        waysIn: ["import"],
+        place: "Sort",
+        unreadable: null,
+        received: expect.stringMatching(/^\d{4}-\d\d-\d\dT/),
+      });
+    expect(letters.map((one) => one.messageId).sort()).toEqual([1, 2, 3, 4, 5].map((n) => `letter-${n}@out.example`));
+  });
+
+  test("a second import brings nothing in twice, and says so", () => {
+    const { err } = jam.run(["import", path.join(box.folder, "mail"), "--as", "second door"]);
+    expect(err).toContain("0 new, 6 already here, 1 not readable");
+    expect(kept()).toHaveLength(5);
+    expect(kept()[0]?.waysIn).toEqual(["import", "second door"]);
+  });
+
+  test("a message that cannot be read is kept raw, with the reason", () => {
+    const broken = Buffer.concat([Buffer.from([0, 1, 2, 3, 0, 0, 0]), crypto.randomBytes(200)]);
+    const file = box.write("broken.eml", broken);
+    const { out, err } = jam.run(["import", file]);
+    expect(err).toContain("0 new, 0 already here, 1 not readable");
+    expect(out).toContain("It is kept as it came, and waits in Sort.");
+    expect(kept().find((one) => one.sha256 === sha(broken))).toMatchObject({
+      place: "Sort",
+      messageId: null,
+      unreadable: expect.stringContaining("no mail"),
+    });
+  });
+
+  test("wrong calls say what is wrong and change nothing", () => {
+    expect(jam.run(["import"])).toMatchObject({ code: 2, err: expect.stringContaining("Say what to bring in") });
+    expect(jam.run(["import", "/there/is/nothing"])).toMatchObject({
+      code: 2,
+      err: expect.stringContaining("Nothing was brought in"),
+    });
+    expect(jam.run(["import", box.folder, "--for", "nobody@x.example"])).toMatchObject({
+      code: 2,
+      err: expect.stringContaining("Nobody here has the address"),
+    });
+    expect(jam.run(["letters", "--bogus"]).code).toBe(2);
+    expect(jam.run(["dance"])).toMatchObject({ code: 2, err: expect.stringContaining("There is no command “dance”") });
+    expect(jam.run([])).toMatchObject({ code: 0, out: expect.stringContaining("jam import PATH") });
+  });
+
+  test("a member is added, and mail for them is theirs", () => {
+    expect(
+      jam.run(["person", "Kofi@house.example", "Kofi", "Brandt", "--work", "Buying"], "plum-jam-1\n"),
+    ).toMatchObject({ code: 0, out: expect.stringContaining("Kofi Brandt is a member now") });
+    expect(jam.run(["person", "kofi@house.example", "Kofi"], "\n")).toMatchObject({
+      code: 2,
+      err: expect.stringContaining("a member already"),
+    });
+    expect(jam.run(["person", "no-address", "X"], "\n").code).toBe(2);
+    expect(jam.run(["person", "x@house.example", "X"], "short\n")).toMatchObject({
+      code: 2,
+      err: expect.stringContaining("8 characters"),
+    });
+    const file = box.write("own.eml", letter(7));
+    expect(jam.run(["import", file, "--for", "kofi@house.example"]).code).toBe(0);
+    expect(kept().find((one) => one.messageId === "letter-7@out.example")?.wayIn).toBe("kofi@house.example");
+  });
+});
+
+describe("jam serve", () => {
+  const PORT = "3966";
+  let server: ReturnType<typeof jam.start>;
+  // A connection kept open would be closed by the server while a command blocks this process.
+  const fetch = (url: string, init: RequestInit = {}) =>
+    globalThis.fetch(url, { ...init, headers: { ...init.headers, connection: "close" } });
+  const served = jamIn(path.join(box.folder, "served"), { PORT });
+  beforeAll(async () => {
+    server = served.start(["serve"]);
+    await server.until("Jam Kettle is ready at http://localhost:3966");
+  });
+
+  test("an empty house asks to be set up, once", async () => {
+    const home = await fetch(`http://localhost:${PORT}/sort`);
+    expect(home.url).toContain("/set-up");
+    const setUp = (body: unknown) =>
+      fetch(`http://localhost:${PORT}/api/set-up`, {
+        method: "POST",
+        headers: { "content-type": "application/json" },
+        body: JSON.stringify(body),
+      });
+    const values = {
+      organisation: "Crumb",
+      zone: "Europe/Dublin",
+      name: "Anna Rye",
+      address: "anna@crumb.example",
+      password: "plum-jam-1",
+    };
+    const wrong = await setUp({ ...values, zone: "Mars/Dome" });
+    expect([wrong.status, (await wrong.json()).says]).toEqual([422, expect.stringContaining("zone is not known")]);
+    expect((await setUp(values)).status).toBe(200);
+    expect((await setUp(values)).status).toBe(409);
+    const signedIn = await fetch(`http://localhost:${PORT}/api/auth/sign-in/email`, {
+      method: "POST",
+      headers: { "content-type": "application/json", origin: `http://localhost:${PORT}` },
+      body: JSON.stringify({ email: "anna@crumb.example", password: "plum-jam-1" }),
+    });
+    expect(signedIn.status).toBe(200);
+    expect((await fetch(`http://localhost:${PORT}/api/demo-sign-in`, { method: "POST", body: "{}" })).status).toBe(404);
+  });
+
+  test("mail comes in beside the running server", () => {
+    const file = box.write("beside.eml", letter(8));
+    expect(served.run(["import", file]).err).toContain("1 new");
+    expect(served.run(["letters", "--json"]).out).toContain("letter-8@out.example");
+  });
+
+  test("a second server on the same folder, and one on a taken port, are refused in a sentence", () => {
+    const second = served.run(["serve"]);
+    expect(second).toMatchObject({
+      code: 1,
+      err: expect.stringMatching(/is in use by jam serve at port 3966 \(process \d+, since .*\)\. Stop that one first/),
+    });
+    const taken = jamIn(path.join(box.folder, "other"), { PORT }).run(["serve"]);
+    expect(taken).toMatchObject({ code: 2, err: expect.stringContaining("Port 3966 is taken") });
+  });
+
+  test("pages carry a policy that loads nothing from elsewhere", async () => {
+    const page = await fetch(`http://localhost:${PORT}/sign-in`);
+    expect(page.headers.get("content-security-policy")).toContain("default-src 'self'");
+    expect(page.headers.get("x-content-type-options")).toBe("nosniff");
+    expect(await page.text()).not.toMatch(/https?:\/\/(?!localhost|www\.w3\.org)/);
+  });
+
+  test("SIGTERM stops it cleanly within five seconds, an open stream of news notwithstanding", async () => {
+    const stream = await fetch(`http://localhost:${PORT}/api/live`).catch(() => null);
+    const start = Date.now();
+    server.child.kill("SIGTERM");
+    expect(await server.ended).toBe(0);
+    expect(Date.now() - start).toBeLessThan(5_000);
+    expect(server.said().out).toContain("Stopping.");
+    await stream?.body?.cancel().catch(() => {});
+    // The folder is free again, with everything in it.
+    expect(served.run(["letters", "--json"]).out).toContain("letter-8@out.example");
+  });
+});
