@@ -11,12 +11,12 @@ function isFromLine(line: Uint8Array): boolean {
   return line.length > 5 && line[0] === 70 && line[1] === 114 && line[2] === 111 && line[3] === 109 && line[4] === 32;
 }
 
-/** "From sender Mon Jan  2 15:04:05 2006": a separator has a time and a year, a sentence that begins with "From " rarely both. */
+const SEPARATOR =
+  /^From (?:.{0,250} )?(?:mon|tue|wed|thu|fri|sat|sun),? +(?:\d{1,2} +)?(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)\b.{0,20}\d{1,2}:\d{2}.{0,20}\b(?:19|20)\d{2}\b/i;
+
+/** "From sender Mon Jan  2 15:04:05 2006" (RFC 4155): a separator has weekday, month, time and year; a sentence that begins with "From " has not. */
 function isSeparator(line: Uint8Array): boolean {
-  return (
-    isFromLine(line) &&
-    /^From (?:\S+ +)?.*\d{1,2}:\d{2}.*\b(?:19|20)\d{2}\b/.test(new TextDecoder("latin1").decode(line.subarray(0, 300)))
-  );
+  return isFromLine(line) && SEPARATOR.test(new TextDecoder("latin1").decode(line.subarray(0, 300)));
 }
 
 /** Whether bytes begin like an mbox file (RFC 4155): a "From " line with a date. */
