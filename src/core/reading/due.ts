@@ -16,7 +16,9 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
   if (kind === "trouble" || /\bevery (?:day|morning|week|month|mon|tues|wednes|thurs|fri)/i.test(text)) return null;
   const usable = dates.filter((date) => {
     const lead = text.slice(0, date.start);
-    if (EVENT_LEAD.test(lead) && !/\bby\s*(?:the )?$/i.test(lead) && !READY_FOR.test(lead)) return false;
+    // "Sign the order today": near days are said of the work, not of the thing that stands before them.
+    const isNear = /^(?:today|tomorrow|the day after tomorrow|words of haste|in so many days)$/.test(date.rule);
+    if (!isNear && EVENT_LEAD.test(lead) && !/\bby\s*(?:the )?$/i.test(lead) && !READY_FOR.test(lead)) return false;
     if (kind === "question") return /\b(?:by|before|until)\s*(?:the )?$/i.test(lead) || date.rule === "words of haste";
     return true;
   });

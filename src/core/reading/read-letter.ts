@@ -49,6 +49,13 @@ function groundOf(letter: Letter, people: People): LetterGround {
   return { writer: letter.from ? known(letter.from) : null, to: letter.to.slice(0, 20).map(known), people };
 }
 
+/** Longest line with which a forwarder may say nothing of their own. */
+const LONGEST_COVER_LINE = 120;
+
+/** What is said when a letter is only passed on: "see below, can you handle this one please". */
+const COVER_LINE =
+  /\b(?:hi|hello|see below|below|fyi|for (?:your )?information|for you|as discussed|(?:can|could|would) you|please|pls|kindly|handle|deal with|take|look (?:at|after)|this|it|one|thanks|thank you|many thanks)\b/gi;
+
 /** The parts to read: new text; the forwarded letter only where its forwarder adds nothing of their own. */
 function partsToRead(letter: Letter): TextPart[] {
   const fresh = letter.parts.filter((part) => part.kind === "new");
@@ -58,11 +65,12 @@ function partsToRead(letter: Letter): TextPart[] {
     .trim();
   const forwarded = letter.parts.filter((part) => part.kind === "forwarded");
   const addsNothing =
-    own === "" ||
-    (own.length < 80 &&
-      /^(?:(?:hi|hello)\b[^.\n]*[,\n]\s*)?(?:see below|fyi|for (?:your )?information|please handle|as discussed|below|for you)?[.,!\s]*(?:please handle|see below|fyi)?[.!\s]*(?:\p{Lu}[\p{L}]+)?$/iu.test(
-        own,
-      ));
+    !/\p{L}/u.test(
+      own
+        .slice(0, LONGEST_COVER_LINE)
+        .replace(COVER_LINE, "")
+        .replace(/(?<=^|[\s,])\p{Lu}\p{L}+(?=[\s,.!]|$)/gu, ""),
+    ) && own.length < LONGEST_COVER_LINE;
   if (forwarded.length === 0 || !addsNothing) return fresh.map(capped);
   return forwarded.map((part) => ({
     ...capped(part),
@@ -110,6 +118,9 @@ export function readLetter(
   const ground = groundOf(letter, people);
   const everyone = [...people.team, ...people.outside];
   const isUrgentLetter = letter.isUrgent || priorityOf(letter.subject) === "high";
+  const isOurs = people.team.some((person) => person.id === ground.writer?.id);
+  const only = letter.to.length === 1 ? ground.to[0]?.name.split(/\s+/)[0] : undefined;
+  const you = isOurs ? (only ?? "them") : "us";
   const slips: FoundSlip[] = [];
   let addressee: { person: Person; block: number } | null = null;
   for (const clause of clausesIn(letter.text, partsToRead(letter))) {
@@ -131,7 +142,7 @@ export function readLetter(
       start: clause.start,
       end: clause.end,
       title: withSubject(
-        titleOf(found.kind, clause.text, ground.writer, due && dates.length > 0 ? due.words : null),
+        titleOf(found.kind, clause.text, ground.writer, due && dates.length > 0 ? due.words : null, you),
         letter.subject,
       ),
       owner: owner && owner.address !== "" ? owner.address : null,

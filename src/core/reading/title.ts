@@ -5,10 +5,13 @@ import type { Person, SlipKind } from "./slip";
 export const LONGEST_TITLE = 70;
 
 const ASK_LEAD =
-  /^(?:please|kindly|pls|just|also|then|so|and|would you mind|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|one of you)(?: please| kindly| also| possibly| perhaps)*|(?:could|can) (?:i|we) (?:please )?(?=have|get)|do you think you could|(?:any|is there (?:any|a)) chance (?:that )?you (?:could|can)|(?:i|we)(?:['’]d| would) (?:be grateful|appreciate it|be glad) if you (?:could|would)|it would (?:be \w+|help(?: us| me)?) if you (?:could|would)?|(?:i|we) (?:was |were |am |are )?wonder(?:ing|ed)? (?:if|whether) you (?:could|can|would)|(?:i|we)(?:['’]d| would)? (?:also |still |really )?(?:need|like|want) you to|you (?:must|have to|need to|should|will have to)|make sure (?:that )?(?:you )?|don['’]t forget to|remember to|be so kind as to|do)\b[\s,]*/i;
+  /^(?:please|kindly|pls|just|also|further|then|so|and|would you mind|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|one of you)(?: please| kindly| also| possibly| perhaps)*|(?:could|can) (?:i|we) (?:please )?(?=have|get)|do you think you could|(?:any|is there (?:any|a)) chance (?:that )?you (?:could|can)|(?:i|we)(?:['’]d| would) (?:be grateful|appreciate it|be glad) if you (?:could|would)|it would (?:be \w+|help(?: us| me)?) if you (?:could|would)?|(?:i|we) (?:was |were |am |are )?wonder(?:ing|ed)? (?:if|whether) you (?:could|can|would)|(?:i|we)(?:['’]d| would)? (?:also |still |really )?(?:need|like|want) you to|you (?:must|have to|need to|should|will have to)|make sure (?:that )?(?:you )?|don['’]t forget to|remember to|be so kind as to|do)\b[\s,]*/i;
 
 const TAIL =
   /[\s,;–-]*(?:,?\s*(?:please|thanks|thank you|if (?:you can|possible|you could|you would)|when you (?:can|have a moment|get a chance)|as soon as possible|asap|urgently|no rush(?: on (?:those|that|this|it))?|at the latest|for (?:me|us)))+\s*$/i;
+
+/** A greeting in the same breath: "morning ines, which hours …". */
+const GREETING = /^(?:hi|hello|hey|morning|good (?:morning|afternoon|evening)|evening)\b(?: \p{L}+){0,2},\s+(?=\S)/iu;
 
 const REASON =
   /[\s,]+(?:so that|unless (?:i|we|you)|because|since|as (?:i|we|the|it|they)|otherwise|in order that|before (?:we|i|they|the)|if not|or (?:else )?we|which (?:is|means|would))\b.*$/i;
@@ -38,10 +41,17 @@ function withoutWords(text: string, words: string | null): string {
 /**
  * A title as a colleague would write it: begins with what is to be done, without greeting, "please" and the date.
  * @param words the words of the due date, which stand in their own field
+ * @param you whom the writer of a promise calls "you", as the reader of the title says it: "us", or a first name
  */
-export function titleOf(kind: SlipKind, clause: string, writer: Person | null, words: string | null): string {
+export function titleOf(
+  kind: SlipKind,
+  clause: string,
+  writer: Person | null,
+  words: string | null,
+  you = "us",
+): string {
   const first = writer?.name.split(/\s+/)[0] ?? null;
-  let text = bareClause(clause)
+  let text = bareClause(clause.replace(GREETING, ""))
     .replace(/[.!]+["”']?$/, "")
     .trim();
   if (kind === "ask") {
@@ -55,7 +65,7 @@ export function titleOf(kind: SlipKind, clause: string, writer: Person | null, w
       .replace(/\?$/, "");
   } else if (kind === "promise") {
     text = text.replace(
-      /^(?:i|we)(?:['’]ll| will| shall|['’]m going to| am going to|['’]re going to| are going to| promise to)\s+(?:also |then |just )*/i,
+      /^(?:i|we)(?:['’]ll| will| shall| can| should be able to|['’]m going to| am going to|['’]re going to| are going to| promise to)\s+(?:also |then |just )*/i,
       "",
     );
   }
@@ -64,6 +74,8 @@ export function titleOf(kind: SlipKind, clause: string, writer: Person | null, w
     .replace(TAIL, "")
     .replace(/[\s,;:–-]+$/, "")
     .trim();
+  if (kind === "promise")
+    text = text.replace(/\b(send|tell|give|let|show|get|ring|call|bring|write|pass|forward) you\b/i, `$1 ${you}`);
   if (kind === "question") {
     const asked = text
       .replace(/\?+$/, "")
