@@ -59,7 +59,7 @@ export function titleOf(
     text = text
       .replace(/^(?:[Cc]ould|[Cc]an|[Ww]ould|[Ww]ill) \p{Lu}[\p{L}-]+ (?=\p{Ll})/u, "")
       .replace(
-        /^\p{Lu}[\p{L}-]+ (?:will|should|must|has to|needs to|can|could|promised(?: (?:us|me))?(?: to)?|owes (?:us|me)) (?=\p{Ll})/u,
+        /^\p{Lu}[\p{L}-]+ (?:will have to|will need to|will|should|must|has to|needs to|can|could|promised(?: (?:us|me))?(?: to)?|owes (?:us|me)) (?=\p{Ll})/u,
         "",
       )
       .replace(/\?$/, "");

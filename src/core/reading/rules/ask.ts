@@ -35,6 +35,8 @@ const BARE_VERBS =
   /^(?:add|agree|answer|arrange|ask|assign|attach|book|bring|call|cancel|change|chase|check|circulate|clean|clear|close|collect|compare|complete|confirm|contact|copy|correct|cut|deliver|do|double-check|draft|draw|drop|email|empty|ensure|explain|file|fill|finalise|finish|fit|fix|follow|forward|get|give|hand|hold|invite|invoice|keep|leave|let|list|load|look|mail|make|mark|measure|meet|move|note down|order|pack|paint|pass|pay|phone|pick|plan|post|prepare|price|print|put|quote|raise|read|remember|remind|remove|rename|replace|reply|report|request|reserve|return|review|revise|ring|rewrite|scan|schedule|send|set|share|ship|show|sign|sort|speak|start|stop|store|submit|switch|take|talk|tell|test|tidy|try|turn|update|upload|use|wait|water|warn|weigh|write)\b/i;
 
 function isImperative(text: string): boolean {
+  // "Leave it with me" is a promise in an order's clothes.
+  if (/^leave (?:it|that|this) (?:with|to) (?:me|us)\b/i.test(text)) return false;
   if (STATEMENT_START.test(text) || text.endsWith("?")) return false;
   if (/^(?:do not|don['’]t|never|always|just|simply|kindly)\s+\w+/i.test(text))
     return !/^(?:just|simply|always|never) (?:a|an|the|to|as|in|for)\b/i.test(text);

@@ -1,7 +1,7 @@
 import type { KindRule } from "../kind-rule";
 
 const DAMAGE =
-  /\b(?:broken|broke(?: down)?|cracked|bent|damaged|smashed|torn|faulty|defective|leak(?:s|ed|ing)?|jammed|crashed|corrupt(?:ed)?|rotten|mould(?:y)?|rusted|warped|scratched|burst|flooded|stolen|vandalis\w+|ruined|contaminated|injur\w+|accident|unsafe|dangerous|collapsed|burnt)\b/i;
+  /\b(?:broken|broke(?: down)?|cracked|bent|damaged|smashed|torn|faulty|defective|leak(?:s|ed|ing)?|jammed|crashed|corrupt(?:ed)?|rot(?:ted|ten|s)|mould(?:y)?|rusted|warped|scratched|burst|flooded|stolen|vandalis\w+|ruined|contaminated|injur\w+|accident|unsafe|dangerous|collapsed|burnt)\b/i;
 const WRONG =
   /\b(?:(?:is|are|was|were|came|arrived|went|goes|going|something|delivered) (?:\w+ )?(?:wrong|missing|short|late|lost)|wrong (?:size|colour|order|file|version|address|one|part|drawing|length|date|amount)|(?:do|does|did)(?:n['’]t| not) (?:work|fit|match|start|open|arrive|add up|agree|close|turn up|come)|(?:has|have)(?:n['’]t| not) (?:arrived|come|turned up|been (?:paid|delivered)|heard)|never (?:arrived|came|turned up)|stopped working|no longer (?:works|fits)|won['’]t (?:start|open|close|fit|make it|be ready|arrive|work|print|hold)|will not (?:be ready|make it|arrive|fit|hold)|can(?:['’]t|not) (?:find|deliver|open|get|make|use|finish|start|supply|work|print|log in|go on)|(?:un)?able to (?:deliver|supply|finish)|failed|fails|failing|refused|rejected|turned down|bounced)\b/i;
 const BEHIND =

@@ -1,0 +1,101 @@
+import { describe, expect, test } from "vitest";
+import { findDates } from "../time/dates-in-words";
+import { PLAIN_WEEK } from "../time/day";
+import { dueOf } from "./due";
+import { namedIn } from "./kind-rule";
+import { calledAt } from "./owner";
+import { priorityOf } from "./priority";
+import type { SlipKind } from "./slip";
+import { titleOf } from "./title";
+
+const person = (name: string, ...nicknames: string[]) => ({
+  id: name,
+  name,
+  address: `${name.split(" ")[0]!.toLowerCase()}@yard.example`,
+  nicknames,
+});
+const rosa = person("Rosa Beck");
+const piet = person("Piet Holm", "Pete");
+const otherPiet = person("Piet Vos");
+const fenna = person("Fenna Dahl");
+
+/** Wednesday 4 March 2026. */
+const wednesday = { at: Date.parse("2026-03-04T09:00:00Z"), zone: "+00:00" };
+const due = (text: string, kind: SlipKind = "ask") =>
+  dueOf(kind, text, findDates(text, wednesday, PLAIN_WEEK))?.day ?? null;
+
+describe("people", () => {
+  test("are known by first name, whole name, nickname and title, as whole words", () => {
+    expect(namedIn("Could Pete and Rosa Beck help Mr Holm?", [rosa, piet]).map(({ person: one }) => one.name)).toEqual([
+      "Piet Holm",
+      "Rosa Beck",
+      "Piet Holm",
+    ]);
+    expect(namedIn("The rosary is in rosa's box at rosa@yard.example", [rosa]).map(({ at }) => at)).toEqual([17]);
+    expect(namedIn("Rosalind came", [rosa])).toEqual([]);
+  });
+  test("with one first name for two, neither is meant; the whole name tells them apart", () => {
+    expect(namedIn("Piet could weld it.", [piet, otherPiet])).toEqual([]);
+    expect(namedIn("Piet Vos could weld it.", [piet, otherPiet]).map(({ person: one }) => one.name)).toEqual([
+      "Piet Vos",
+    ]);
+  });
+  test("are called at the head of a clause", () => {
+    expect(
+      ["Rosa, could you look?", "Rosa: the keel", "Hi Rosa, fine", "Ask Rosa, she knows", "the keel, Rosa, is old"].map(
+        (text) => calledAt(text, [rosa, piet])?.name ?? null,
+      ),
+    ).toEqual(["Rosa Beck", "Rosa Beck", "Rosa Beck", null, null]);
+  });
+});
+
+describe("due days", () => {
+  test("are those by which the work is wanted", () => {
+    expect(due("Please send it by Friday.")).toBe("2026-03-06");
+    expect(due("Please sign the order today, it is on your desk.")).toBe("2026-03-04");
+    expect(due("Have it ready for the launch on 14 March.")).toBe("2026-03-14");
+    expect(due("We need it two days before the 14th.")).toBe("2026-03-12");
+    expect(due("Scrap Monday, make it Tuesday.")).toBe("2026-03-10");
+  });
+  test("are not those on which something else happens", () => {
+    expect(due("Please invite Rosa to the meeting on Friday.")).toBeNull();
+    expect(due("Could you answer the letter of 2 March?")).toBeNull();
+    expect(due("Water the plants every Monday.")).toBeNull();
+    expect(due("The mast broke on Monday.", "trouble")).toBeNull();
+    expect(due("Are you in on Friday?", "question")).toBeNull();
+    expect(due("Which rope, and can I know by Friday?", "question")).toBe("2026-03-06");
+  });
+});
+
+test("priority follows the words", () => {
+  expect(
+    [
+      "Please ring me urgently",
+      "this cannot wait",
+      "no rush",
+      "whenever you have a moment",
+      "it is not urgent",
+      "please ring me",
+    ].map(priorityOf),
+  ).toEqual(["high", "high", "low", "low", "low", "normal"]);
+});
+
+describe("titles", () => {
+  test.each([
+    ["ask", "Could you please send me the survey by Friday?", "by Friday", "Send Fenna the survey"],
+    ["ask", "Rosa, would you measure the berth for us?", null, "Measure the berth"],
+    ["ask", "Rosa will have to sign the form.", null, "Sign the form"],
+    ["ask", "I'd be grateful if you could lend us a winch.", null, "Lend us a winch"],
+    ["ask", "We need you to haul her out because the tide turns.", null, "Haul her out"],
+    ["promise", "I'll send you the quote on Friday.", "on Friday", "Send us the quote"],
+    ["question", "Hi Piet, when does the tide turn?", null, "Answer Fenna: when does the tide turn?"],
+    ["trouble", "The mast is cracked.", null, "The mast is cracked"],
+  ] as const)("%s: %s", (kind, clause, words, title) => {
+    expect(titleOf(kind, clause, fenna, words)).toBe(title);
+  });
+  test("are never longer than a line, and end at a word", () => {
+    const title = titleOf("ask", `Please send ${"the very long list of every single shackle ".repeat(4)}`, null, null);
+    expect(title.length).toBeLessThanOrEqual(70);
+    expect(title).toMatch(/\w…$/);
+  });
+});

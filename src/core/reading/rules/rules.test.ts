@@ -1,0 +1,115 @@
+import { describe, expect, test } from "vitest";
+import { clausesIn } from "../clauses";
+import type { LetterGround } from "../kind-rule";
+import type { SlipKind } from "../slip";
+import { ask } from "./ask";
+import { nothing } from "./nothing";
+import { promise } from "./promise";
+import { question } from "./question";
+import { trouble } from "./trouble";
+
+// A boatyard: another trade than the demo's. Each sentence was written for what it is, before the rules were tried on it.
+const person = (name: string) => ({ id: name, name, address: `${name.toLowerCase().replace(" ", ".")}@yard.example` });
+const ground: LetterGround = {
+  writer: person("Fenna Dahl"),
+  to: [person("Piet Holm")],
+  people: { team: [person("Piet Holm"), person("Rosa Beck")], outside: [] },
+};
+
+function kindOf(sentence: string): SlipKind | null {
+  const [clause] = clausesIn(sentence, [{ kind: "new", start: 0, end: sentence.length }]);
+  if (!clause) return null;
+  for (const rule of [nothing, ask, question, promise, trouble]) {
+    const kind = rule.find(clause, ground);
+    if (kind) return kind === "nothing" ? null : kind;
+  }
+  return null;
+}
+
+const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
+  ask: [
+    "Please varnish the tiller again.",
+    "Send me the measurements of the mast.",
+    "Could you look at the keel before Thursday?",
+    "Can somebody bring the trailer round?",
+    "Would you mind moving the dinghy?",
+    "We need two more fenders by noon.",
+    "I'd like you to check the bilge pump.",
+    "Rosa has to sign the form.",
+    "Rosa will order the paint.",
+    "The sails must be dried before they are stowed.",
+    "Make sure the hatch is shut.",
+    "Don't forget the life jackets.",
+    "Do not launch her before I am back.",
+    "It would help if you measured the berth.",
+    "I wonder if you could lend us a winch.",
+    "We are still waiting for the survey.",
+    "Action: renew the mooring lines.",
+    "Let me know which rope you want.",
+    "Any chance you could weld the bracket on Monday?",
+    "The invoice needs to be paid this week.",
+    "You will have to haul her out.",
+    "Kindly return the key to the office.",
+  ],
+  question: [
+    "When does the tide turn?",
+    "Is the slip free on Saturday?",
+    "Which varnish did you use on the deck?",
+    "Who has the key of the shed?",
+    "How long is the new mast?",
+    "I wonder whether the engine fits.",
+    "Do you still have the old rudder?",
+    "What did the surveyor say?",
+    "Are the batteries charged?",
+  ],
+  promise: [
+    "I'll bring the spare anchor tomorrow.",
+    "We will send you the quote on Friday.",
+    "You'll have the sail back by Wednesday.",
+    "I will ring the harbour master.",
+    "Leave it with me.",
+    "We'll have her afloat by the weekend.",
+    "I promise to return the clamps.",
+  ],
+  trouble: [
+    "The mast is cracked below the spreader.",
+    "Two planks have rotted through.",
+    "The crane broke down this morning.",
+    "The owner is furious about the scratches.",
+    "We are three days behind with the refit.",
+    "The new propeller does not fit.",
+    "The delivery from the chandler never arrived.",
+    "There is a leak at the stern gland.",
+    "Half the screws are missing.",
+  ],
+  nothing: [
+    "Thank you for the lovely afternoon.",
+    "Please find attached the drawing.",
+    "Let me know if you have any questions.",
+    "I hope you are well.",
+    "Looking forward to the regatta.",
+    "No need to answer this.",
+    "Feel free to drop by.",
+    "The regatta was great fun.",
+    "She sails like a dream.",
+    "We had a light wind from the east.",
+    "Click here to view this email online.",
+    "How are you?",
+    "The painter came on Monday.",
+    "I was away last week.",
+    "See you on Saturday.",
+    "The rudder was replaced already.",
+  ],
+};
+
+describe.each(Object.entries(SENTENCES))("sentences that are %s", (kind, sentences) => {
+  test.each(sentences)("%s", (sentence) => {
+    expect(kindOf(sentence)).toBe(kind === "nothing" ? null : kind);
+  });
+});
+
+test("where a sentence fits several kinds, an ask wins over a question, a question over a promise, a promise over trouble", () => {
+  expect(kindOf("Could you tell me when the crane comes?")).toBe("ask");
+  expect(kindOf("Please mend the broken pump.")).toBe("ask");
+  expect(kindOf("I'll mend the broken pump tomorrow.")).toBe("promise");
+});
