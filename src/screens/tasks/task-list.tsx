@@ -18,7 +18,8 @@ function originOf(task: TaskRow): string {
   if (!first) return "";
   if (task.kind === "question") return `${first} asks`;
   if (task.kind === "trouble") return `trouble in ${first}’s letter`;
-  return task.side === "theirs" ? `promised by ${first}` : `from ${first}’s letter`;
+  if (task.side === "theirs") return task.kind === "promise" ? `promised by ${first}` : `asked by ${first}`;
+  return `from ${first}’s letter`;
 }
 
 const Row = memo(function Row({

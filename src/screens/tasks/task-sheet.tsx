@@ -6,7 +6,7 @@ import { dayOf } from "../../core/time/moment";
 import { sayDistance, sayLateness, sayMoment, sayMomentFully } from "../../core/time/say-day";
 import type { CorrespondentView, TaskSheet } from "../../core/views/views";
 import { FileList } from "../letters/letter-files";
-import { useToday } from "../parts/house";
+import { useHouse, useToday } from "../parts/house";
 import { PersonLabel, PriorityRule } from "../parts/marks";
 import { useDraft } from "../parts/use-draft";
 import { OwnerWord, PriorityWord, ProjectWord, StateWord } from "../words/picks";
@@ -148,6 +148,7 @@ function FromLetter({ sheet }: { sheet: TaskSheet }) {
 
 function Happened({ sheet, onUndoEntry }: { sheet: TaskSheet; onUndoEntry: (entryId: string) => void }) {
   const { now } = useToday();
+  const { me } = useHouse();
   const notes = sheet.comments.map((comment) => ({
     at: comment.at,
     by: comment.by,
@@ -181,7 +182,7 @@ function Happened({ sheet, onUndoEntry }: { sheet: TaskSheet; onUndoEntry: (entr
                 {entry.words}
               </div>
             )}
-            {!entry.isNote && !entry.isUndone && (
+            {!entry.isNote && !entry.isUndone && entry.by.id === me.id && (
               <button
                 type="button"
                 className="text-[12px] text-act opacity-0 focus-visible:opacity-100 group-hover:opacity-100 max-sm:opacity-100"
