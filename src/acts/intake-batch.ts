@@ -1,7 +1,6 @@
 import { sql } from "drizzle-orm";
 import { baseSubject } from "../core/letters/base-subject";
 import type { Letter } from "../core/letters/letter";
-import { readLetter } from "../core/reading/read-letter";
 import type { FoundSlip } from "../core/reading/slip";
 import { guessProject } from "../core/sorting/guess-project";
 import type { Database } from "../data/engine/database";
@@ -23,6 +22,8 @@ export interface ParsedMessage {
   readonly sha256: string;
   readonly letter: Letter | null;
   readonly why: string | null;
+  /** What the reader proposes; read before the transaction, which must be short. */
+  readonly found: readonly FoundSlip[];
 }
 
 /** A Date header further from the arrival than this orders nothing: a letter "of 2099" would stay on top for ever. */
@@ -223,37 +224,11 @@ export class IntakeBatch {
     });
     this.rows.raws.push({ id: letterId, b: Buffer.from(one.raw).toString("base64") });
     this.rows.arrivals.push({ letterId, wayInId: this.wayInId, at: new Date(this.now) });
-    const found = l ? this.read(l, sentAt) : [];
+    const { found } = one;
     for (const slipFound of found) this.addSlip(slipFound, letterId, joined, l!);
     // A reply comes back to Sort only if it brings something; what cannot be read has to be looked at.
     if (found.length > 0 || one.why !== null) joined.brings = true;
     return letterId;
-  }
-
-  /** Reading is an offer: a letter that trips the reader is kept and sorted by hand. */
-  private read(l: Letter, sentAt: number): FoundSlip[] {
-    const participants = [...(l.from ? [l.from] : []), ...l.to.slice(0, 20), ...l.cc.slice(0, 20)];
-    const outside = participants.filter(
-      (who) => who.address !== "" && !this.house.team.some((person) => person.address === who.address),
-    );
-    const people = {
-      team: this.house.team,
-      outside: outside.map((who) => ({
-        id: who.address,
-        name: this.outside.get(who.address)?.name || who.name || who.address,
-        address: who.address,
-      })),
-    };
-    try {
-      return readLetter(
-        l,
-        people,
-        { at: sentAt, zone: l.sentAt === null ? this.house.zone : l.offset },
-        { calendar: this.house.calendar, figures: this.house.figures },
-      );
-    } catch {
-      return [];
-    }
   }
 
   private addSlip(found: FoundSlip, letterId: string, joined: Joined, l: Letter): void {

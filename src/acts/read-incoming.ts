@@ -1,0 +1,117 @@
+import crypto from "node:crypto";
+import { sql } from "drizzle-orm";
+import type { Letter } from "../core/letters/letter";
+import { LARGEST_MESSAGE_BYTES, parseLetter } from "../core/letters/parse-letter";
+import { readLetter } from "../core/reading/read-letter";
+import type { FoundSlip } from "../core/reading/slip";
+import type { Database } from "../data/engine/database";
+import { rowsOf } from "../data/rows";
+import type { ParsedMessage } from "./intake-batch";
+import type { IntakeHouse } from "./intake-house";
+
+/** A raw message on its way in. */
+export interface Incoming {
+  readonly raw: Uint8Array;
+}
+
+/** A message that is not taken in at all, with the reason. */
+export interface RefusedMessage {
+  readonly refused: string;
+}
+
+/** Lets everybody else have a turn: parsing and reading a batch would hold up the whole process for a moment. */
+function breathe(): Promise<void> {
+  return new Promise((resolve) => setImmediate(resolve));
+}
+
+async function hereAlready(db: Database, hashes: readonly string[]): Promise<Set<string>> {
+  if (hashes.length === 0) return new Set();
+  const rows = await rowsOf<{ sha256: string }>(db, sql`select sha256 from letter where sha256 in ${[...hashes]}`);
+  return new Set(rows.map((row) => row.sha256));
+}
+
+/** Names by which people outside are known here, by address. */
+async function knownNames(db: Database, letters: readonly Letter[]): Promise<Map<string, string>> {
+  const addresses = new Set(letters.flatMap((letter) => participantsOf(letter).map((who) => who.address)));
+  if (addresses.size === 0) return new Map();
+  const rows = await rowsOf<{ address: string; name: string }>(
+    db,
+    sql`select address, name from correspondent where address in (select jsonb_array_elements_text(${JSON.stringify([...addresses])}::jsonb))`,
+  );
+  return new Map(rows.map((row) => [row.address, row.name]));
+}
+
+/** People of one header that are looked at; a circular to thousands asks nobody by name. */
+const MOST_PARTICIPANTS = 20;
+
+function participantsOf(letter: Letter) {
+  return [
+    ...(letter.from ? [letter.from] : []),
+    ...letter.to.slice(0, MOST_PARTICIPANTS),
+    ...letter.cc.slice(0, MOST_PARTICIPANTS),
+  ].filter((who) => who.address !== "");
+}
+
+/** Reading is an offer: a letter that trips the reader is kept and sorted by hand. */
+function found(letter: Letter, house: IntakeHouse, names: ReadonlyMap<string, string>, now: number): FoundSlip[] {
+  const outside = participantsOf(letter)
+    .filter((who) => !house.team.some((person) => person.address === who.address))
+    .map((who) => ({ id: who.address, name: names.get(who.address) || who.name || who.address, address: who.address }));
+  const from = { at: letter.sentAt ?? now, zone: letter.sentAt === null ? house.zone : letter.offset };
+  try {
+    return readLetter(letter, { team: house.team, outside }, from, {
+      calendar: house.calendar,
+      figures: house.figures,
+    });
+  } catch {
+    return [];
+  }
+}
+
+/**
+ * Parses and reads raw messages before anything is written. What is here already is neither parsed nor read again; what
+ * is empty or too large is refused.
+ */
+export async function readIncoming(
+  db: Database,
+  messages: readonly Incoming[],
+  house: IntakeHouse,
+  now: number,
+): Promise<(ParsedMessage | RefusedMessage)[]> {
+  const hashed = messages.map(({ raw }) => ({ raw, sha256: crypto.createHash("sha256").update(raw).digest("hex") }));
+  const here = await hereAlready(
+    db,
+    hashed.map((one) => one.sha256),
+  );
+  const parsed: (ParsedMessage | RefusedMessage)[] = [];
+  for (const { raw, sha256 } of hashed) {
+    if (raw.length > LARGEST_MESSAGE_BYTES) {
+      const size = Math.round(raw.length / 1_048_576);
+      parsed.push({ refused: `It has ${size} MB; 50 MB are the most for one letter. The file stays where it is.` });
+    } else if (raw.length === 0) parsed.push({ refused: "It is empty; there is nothing to keep." });
+    else if (here.has(sha256)) parsed.push({ raw, sha256, letter: null, why: null, found: [] });
+    else {
+      const result = await parseLetter(raw);
+      parsed.push({
+        raw,
+        sha256,
+        letter: result.ok ? result.letter : null,
+        why: result.ok ? null : result.why,
+        found: [],
+      });
+      await breathe();
+    }
+  }
+  const names = await knownNames(
+    db,
+    parsed.flatMap((one) => ("letter" in one && one.letter ? [one.letter] : [])),
+  );
+  const read: (ParsedMessage | RefusedMessage)[] = [];
+  for (const one of parsed) {
+    if ("letter" in one && one.letter) {
+      read.push({ ...one, found: found(one.letter, house, names, now) });
+      await breathe();
+    } else read.push(one);
+  }
+  return read;
+}
