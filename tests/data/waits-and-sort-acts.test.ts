@@ -258,6 +258,27 @@ describe.each(ENGINES)("on %s", (engine) => {
     expect((await sheet(task.made[0]!.slug))?.comments[0]?.text).toBe("Fine <b>&amp;</b> ' \" \u202e");
   });
 
+  test("one person's tasks are what they own, or owe us", async () => {
+    const of = async (personId: string) =>
+      (
+        await tasksPage(
+          house.db,
+          { personId: house.ines },
+          { whose: "everyone", personId, projectId: null, show: "open" },
+          null,
+          500,
+        )
+      ).rows;
+    const suki = await of(house.suki);
+    expect(suki.length).toBeGreaterThan(1);
+    expect(suki.every((row) => row.owner?.id === house.suki)).toBe(true);
+    const [wait] = (
+      await tasksPage(house.db, { personId: house.ines }, { whose: "theirs", projectId: null, show: "open" }, null)
+    ).rows;
+    expect((await of(wait!.theirs!.id)).map((row) => row.title)).toEqual(["Send us the permit number"]);
+    expect(await of(newId())).toEqual([]);
+  });
+
   test("figures and lists agree with each other for every look", async () => {
     let looks = 0;
     for (const whose of ["everyone", "mine", "nobody", "theirs"] as const) {

@@ -25,6 +25,8 @@ const PAGE = 80;
 /** What a list of tasks shows. `whose`: everyone's, the viewer's, nobody's, or what others owe us. */
 export interface TasksLook {
   readonly whose: "everyone" | "mine" | "nobody" | "theirs";
+  /** One person alone, of the team or outside: what they own, or owe us. */
+  readonly personId?: string | null;
   readonly projectId: string | null;
   readonly show: "open" | "done";
 }
@@ -71,7 +73,9 @@ function lookOf(look: TasksLook, viewer: Viewer): SQL {
     theirs: sql`t.side = 'theirs'`,
   }[look.whose];
   const state = look.show === "open" ? sql`t.state in ('to begin', 'under way')` : sql`t.finished_at is not null`;
-  return sql`${state} and ${whose} ${look.projectId ? sql`and t.project_id = ${look.projectId}` : sql``} and ${maySeeTask(viewer)}`;
+  const person = look.personId ? sql`and (t.owner_id = ${look.personId} or t.theirs_id = ${look.personId})` : sql``;
+  const project = look.projectId ? sql`and t.project_id = ${look.projectId}` : sql``;
+  return sql`${state} and ${whose} ${person} ${project} and ${maySeeTask(viewer)}`;
 }
 
 /** The day and time by which undated tasks are ordered, behind all others. The same words as in the index. */

@@ -129,7 +129,7 @@ export function DropMail({ children }: { children: (choose: () => void) => React
       />
       {isOver && (
         <div className="pointer-events-none absolute inset-2 z-40 flex items-center justify-center rounded-[16px] border-[3px] border-dashed border-act bg-act-wash/90 text-[18px] font-bold text-act">
-          Drop mail here: .eml or mbox
+          Drop mail here: .eml or mbox. The whole team will see it.
         </div>
       )}
       {progress && (

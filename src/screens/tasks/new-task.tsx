@@ -21,7 +21,9 @@ export function NewTask({
   const { now, today, calendar } = useToday();
   const [line, setLine] = useDraft("new task");
   const read = readLine(line, house.team, house.projects, now, calendar, house.figures);
-  const ownerId = read.ownerId ?? (look.whose === "mine" ? house.me.id : null);
+  const ownerId =
+    read.ownerId ??
+    (look.whose === "mine" ? house.me.id : (house.team.find((person) => person.id === look.personId)?.id ?? null));
   const owner = house.team.find((person) => person.id === ownerId);
   const projectId = read.projectId ?? look.projectId;
   const project = house.projects.find((one) => one.id === projectId);

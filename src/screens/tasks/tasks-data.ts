@@ -7,6 +7,7 @@ import { ask } from "../parts/client";
 /** What the list shows, as its sentence says it. */
 export interface Look {
   readonly whose: "everyone" | "mine" | "nobody" | "theirs";
+  readonly personId?: string | null;
   readonly projectId: string | null;
   readonly show: "open" | "done";
 }
@@ -17,6 +18,7 @@ export type TasksAnswer = TasksPage & { readonly figures: TasksFigures };
 export function lookInAddress(look: Look): string {
   const search = new URLSearchParams();
   if (look.whose !== "everyone") search.set("whose", look.whose);
+  if (look.personId) search.set("person", look.personId);
   if (look.projectId) search.set("project", look.projectId);
   if (look.show !== "open") search.set("show", look.show);
   return search.size > 0 ? `?${search}` : "";

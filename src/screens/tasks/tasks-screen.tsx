@@ -38,8 +38,9 @@ function figure(count: number): string {
 }
 
 /** What the list shows, in one sentence whose words can be changed. */
-function Sentence({ look, onLook }: { look: Look; onLook: (look: Look) => void }) {
-  const { projects } = useHouse();
+function Sentence({ look, outsider, onLook }: { look: Look; outsider: string | null; onLook: (look: Look) => void }) {
+  const { projects, team } = useHouse();
+  const personName = team.find((person) => person.id === look.personId)?.name ?? outsider;
   const [open, setOpen] = useState<"whose" | "project" | "show" | null>(null);
   const word = (name: "whose" | "project" | "show") => ({
     isOpen: open === name,
@@ -50,10 +51,23 @@ function Sentence({ look, onLook }: { look: Look; onLook: (look: Look) => void }
       <b>
         <PickWord
           label="Whose"
-          shown={WHOSE[look.whose]}
-          picks={Object.entries(WHOSE).map(([id, name]) => ({ id, value: id as Look["whose"], name, matches: [name] }))}
+          shown={look.personId ? `${personName ?? "Somebody"}’s tasks` : WHOSE[look.whose]}
+          picks={[
+            ...Object.entries(WHOSE).map(([id, name]) => ({
+              id,
+              value: { whose: id as Look["whose"], personId: null as string | null },
+              name,
+              matches: [name],
+            })),
+            ...team.map((person) => ({
+              id: person.id,
+              value: { whose: "everyone" as Look["whose"], personId: person.id as string | null },
+              name: `${person.name}’s tasks`,
+              matches: [person.name, ...person.nicknames],
+            })),
+          ]}
           {...word("whose")}
-          onPick={(whose) => onLook({ ...look, whose })}
+          onPick={(whose) => onLook({ ...look, ...whose })}
           width={150}
         />
       </b>{" "}
@@ -211,10 +225,14 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
         aria-label="The list"
       >
         <div className="flex min-h-[50px] flex-none flex-wrap items-center gap-x-4 gap-y-1 border-b border-hairline py-2 pl-4 pr-[10px]">
-          <Sentence look={look} onLook={changeLook} />
+          <Sentence
+            look={look}
+            outsider={rows.find((row) => row.theirs?.id === look.personId)?.theirs?.name ?? null}
+            onLook={changeLook}
+          />
           <span className="ml-auto text-[12px] text-soft">
             <b className="text-ink">{figure(figures.all)}</b>
-            {figures.nobodys > 0 && look.whose === "everyone" && (
+            {figures.nobodys > 0 && look.whose === "everyone" && !look.personId && (
               <>
                 , and <b className="text-ink">{figure(figures.nobodys)}</b> nobody’s
               </>
@@ -240,7 +258,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
           <div className="flex flex-1 flex-col items-center justify-center gap-2 p-8 text-center">
             <h2 className="text-[18px]">{look.show === "done" ? "Nothing is finished yet" : "Nothing to do here"}</h2>
             <p className="text-soft">
-              {look.whose === "everyone" && !look.projectId
+              {look.whose === "everyone" && !look.projectId && !look.personId
                 ? "Keep slips in Sort, or write a task in one line with New task."
                 : "Change a word of the sentence above to see more."}
             </p>

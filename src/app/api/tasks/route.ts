@@ -9,6 +9,7 @@ export async function GET(request: Request): Promise<Response> {
     const { searchParams } = new URL(request.url);
     const look = readLook({
       whose: searchParams.get("whose"),
+      person: searchParams.get("person"),
       project: searchParams.get("project"),
       show: searchParams.get("show"),
     });

@@ -20,5 +20,13 @@ export default async function SortPage({
   const page = { ...(await sortPage(db, { personId }, place, null)), round: await roundOf(db, { personId }, now()) };
   const id = asked && isId(asked) ? asked : page.rows[0]?.id;
   const conversation = id ? await conversationFor(db, { personId }, id) : null;
-  return <SortScreen place={place} first={page} conversation={conversation} asked={asked ?? null} />;
+  return (
+    <SortScreen
+      key={`${place} ${asked ?? ""}`}
+      place={place}
+      first={page}
+      conversation={conversation}
+      asked={asked ?? null}
+    />
+  );
 }

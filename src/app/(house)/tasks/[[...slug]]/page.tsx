@@ -12,7 +12,7 @@ export default async function TasksPage({
   searchParams,
 }: {
   params: Promise<{ slug?: string[] }>;
-  searchParams: Promise<{ whose?: string; project?: string; show?: string }>;
+  searchParams: Promise<{ whose?: string; person?: string; project?: string; show?: string }>;
 }) {
   const { db, personId } = await viewerOrSignIn("/tasks");
   const [slug] = (await params).slug ?? [];
@@ -23,5 +23,5 @@ export default async function TasksPage({
   };
   const number = slug ? readReference(slug) : null;
   const sheet = number === null ? null : await taskSheet(db, { personId }, number);
-  return <TasksScreen look={look} first={page} slug={slug ?? null} sheet={sheet} />;
+  return <TasksScreen key={JSON.stringify([look, slug])} look={look} first={page} slug={slug ?? null} sheet={sheet} />;
 }
