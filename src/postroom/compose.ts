@@ -72,6 +72,18 @@ function machineHeaders(flags: readonly string[]): Record<string, string> {
   return flags.includes("receipt") ? { "Auto-Submitted": "auto-replied" } : {};
 }
 
+const MACHINE_FLAGS = ["auto", "notice", "news", "bounce", "receipt"];
+
+function isByMachine(letter: ScriptLetter): boolean {
+  return letter.flags.some((flag) => MACHINE_FLAGS.includes(flag));
+}
+
+/** What stands before the subject of an answer: people's programs write "Re", machines say what they are. */
+function replyMark(letter: ScriptLetter): string {
+  if (letter.flags.includes("auto")) return "Automatic reply";
+  return letter.flags.includes("receipt") ? "Read" : "Re";
+}
+
 /** The letters of a conversation as real messages, each an answer to the one before. Always the same bytes for the same day. */
 export async function compose(
   conversation: ScriptConversation,
@@ -84,11 +96,11 @@ export async function compose(
     const from = mailboxOf(letter.from);
     const { day, at } = placed(letter.when, reference, from.zone);
     const text = fitDays(letter.body, day);
-    const previous = conversation.letters[i - 1];
-    // Most programs quote, some people delete it: every second answer carries its history.
+    // Most programs quote, some people delete it: every second answer carries its history. Machines neither quote nor are quoted.
+    const before = conversation.letters.slice(0, i).findLastIndex((one) => !isByMachine(one));
     const quote =
-      previous && (letter.flags.includes("quote") || (number + i) % 2 === 0)
-        ? `\n\n${quoteOf(previous, composed[i - 1]!.text, reference)}`
+      before >= 0 && !isByMachine(letter) && (letter.flags.includes("quote") || (number + i) % 2 === 0)
+        ? `\n\n${quoteOf(conversation.letters[before]!, composed[before]!.text, reference)}`
         : "";
     const id = `demo.${number}.${i}.${day.replaceAll("-", "")}@${from.address.split("@")[1]}`;
     const subject = fitDays(conversation.subject, day);
@@ -97,7 +109,7 @@ export async function compose(
       from: { name: from.name, address: from.address },
       to: letter.to.map(mailboxOf),
       cc: letter.cc.map(mailboxOf),
-      subject: i === 0 || /^Re:/i.test(subject) ? subject : `Re: ${subject}`,
+      subject: i === 0 || /^Re:/i.test(subject) ? subject : `${replyMark(letter)}: ${subject}`,
       messageId: `<${id}>`,
       date: dateHeader(at, from.zone),
       ...(ids.length > 0 ? { inReplyTo: `<${ids.at(-1)}>`, references: ids.map((one) => `<${one}>`) } : {}),

@@ -231,12 +231,17 @@ class DemoLoader {
     await this.bringOn(done.made[0]!.id, task.fate, task.owner, at, due);
   }
 
-  /** A due day that fits what the script says became of the task: late ones lie behind, open ones ahead. */
+  /**
+   * The due day of a task: the one its passage says; else the one the script gives ("by 3": working days after the
+   * reference day); else, where nobody wrote a day, one that fits what became of it, as a coordinator would set it.
+   */
   private dueFor(fate: string, written: Day, read: Day | null, title: string): Day | null {
+    if (read) return read;
+    const given = /\bby (-?\d+)/.exec(fate)?.[1];
+    if (given) return addWorkingDays(this.reference, Number(given), PLAIN_WEEK);
     const spread = [...title].reduce((sum, sign) => sum + sign.charCodeAt(0), 0);
     if (fate.startsWith("late")) return addWorkingDays(this.reference, -(1 + (spread % 3)), PLAIN_WEEK);
-    if (fate.startsWith("done")) return read ?? addWorkingDays(written, 3 + (spread % 4), PLAIN_WEEK);
-    if (read && read >= this.reference) return read;
+    if (fate.startsWith("done")) return addWorkingDays(written, 3 + (spread % 4), PLAIN_WEEK);
     return spread % 9 === 0 ? null : addWorkingDays(this.reference, spread % 14, PLAIN_WEEK);
   }
 
@@ -264,10 +269,7 @@ class DemoLoader {
       const by = parts.pop()!;
       const { day, at } = placed(`${parts.join(" ")} 09:${10 + (words.length % 45)}`, this.reference, DEMO_ZONE);
       const read = readLine(fitDays(words, day), people, named, { at, zone: DEMO_ZONE }, PLAIN_WEEK, "dmy");
-      const due =
-        fate === "late" || (read.due && read.due.day < this.reference && fate !== "done")
-          ? this.dueFor(fate, day, null, read.title)
-          : (read.due?.day ?? null);
+      const due = read.due?.day ?? null;
       const made = await this.act(
         by,
         "make task",

@@ -1,6 +1,6 @@
 import { namedIn } from "../reading/kind-rule";
 import type { Person, Priority } from "../reading/slip";
-import { findDates } from "../time/dates-in-words";
+import { type FoundDate, findDates } from "../time/dates-in-words";
 import type { Day, WorkingCalendar } from "../time/day";
 import type { Moment } from "../time/moment";
 
@@ -24,6 +24,16 @@ const PRIORITY_WORDS: readonly (readonly [RegExp, Priority])[] = [
 export interface NamedProject {
   readonly id: string;
   readonly name: string;
+}
+
+/** The day that is meant as due: the one after "by" and the like, else the last one ("Agenda for the Monday meeting, by Friday"). */
+function dueIn(line: string, found: readonly FoundDate[]): FoundDate | null {
+  const days = found.filter((one) => !/urgent/i.test(one.words));
+  return (
+    days.findLast((one) => /\b(?:by|before|due|until|on)\s+(?:the\s+)?$/i.test(line.slice(0, one.start))) ??
+    days.at(-1) ??
+    null
+  );
 }
 
 /**
@@ -68,7 +78,7 @@ export function readLine(
       break;
     }
   }
-  const date = findDates(rest, from, calendar, order).find((found) => !/urgent/i.test(found.words)) ?? null;
+  const date = dueIn(rest, findDates(rest, from, calendar, order));
   if (date) {
     const lead = /[\s,;]+(?:(?:is )?(?:due|by|on|before|until|for|this)\s+)*$/i.exec(rest.slice(0, date.start));
     cutOut(lead ? lead.index : date.start, date.end);
