@@ -1,4 +1,5 @@
 import { defineConfig } from "@playwright/test";
+import { CHROMIUM } from "./tests/browser/chromium";
 
 export default defineConfig({
   testDir: "tests/browser",
@@ -13,15 +14,6 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: "Europe/London",
     locale: "en-GB",
-    launchOptions: {
-      executablePath: "/usr/bin/chromium",
-      args: [
-        "--no-sandbox",
-        "--disable-gpu",
-        "--disable-background-networking",
-        "--disable-component-update",
-        "--disable-sync",
-      ],
-    },
+    launchOptions: CHROMIUM,
   },
 });

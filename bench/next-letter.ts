@@ -1,6 +1,7 @@
 import { spawn } from "node:child_process";
 import { chromium } from "@playwright/test";
 import { BATCH, takeIn } from "../src/acts/take-in";
+import { CHROMIUM } from "../tests/browser/chromium";
 import { BENCH_SIGN_IN, benchHouse } from "./house";
 import { quantile, say } from "./measure";
 
@@ -46,16 +47,7 @@ async function measure(folder: string): Promise<number[]> {
   await new Promise<void>((resolve) =>
     server.stdout.on("data", (chunk: Buffer) => chunk.toString().includes("ready at") && resolve()),
   );
-  const browser = await chromium.launch({
-    executablePath: "/usr/bin/chromium",
-    args: [
-      "--no-sandbox",
-      "--disable-gpu",
-      "--disable-background-networking",
-      "--disable-component-update",
-      "--disable-sync",
-    ],
-  });
+  const browser = await chromium.launch(CHROMIUM);
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
     await page.goto(`http://localhost:${PORT}/sign-in`);

@@ -4,10 +4,41 @@ cd "$root"
 export NEXT_TELEMETRY_DISABLED=1
 export JAM_ROOT="$root"
 
+# watched WHAT LOG COUNT COMMAND…: runs a command that takes long, its words into LOG, and says how far it is: COUNT is a
+# function that prints "N of M" or nothing. Written over on a terminal; elsewhere a line every ten seconds.
+watched() {
+  local what="$1" log="$2" count="$3"; shift 3
+  local start=$SECONDS last=-10 far
+  "$@" > "$log" 2>&1 &
+  local child=$!
+  trap 'kill $child 2>/dev/null; exit 130' INT TERM
+  while kill -0 "$child" 2>/dev/null; do
+    far="$($count)"
+    if [ -t 1 ]; then printf '\r\033[K%s %s(%ss) …' "$what" "${far:+$far }" "$((SECONDS - start))"
+    elif [ $((SECONDS - last)) -ge 10 ]; then echo "$what ${far:+$far }($((SECONDS - start)) s) …"; last=$SECONDS; fi
+    sleep 1
+  done
+  trap - INT TERM
+  if ! wait "$child"; then
+    [ ! -t 1 ] || echo
+    cat "$log"
+    echo "$what failed; the words above say why."
+    return 1
+  fi
+  if [ -t 1 ]; then printf '\r\033[K%s done in %ss.\n' "$what" "$((SECONDS - start))"; else echo "$what done in $((SECONDS - start)) s."; fi
+  rm -f "$log"
+}
+
+packages_there() {
+  local all; all="$(grep -c '^    "node_modules/' package-lock.json)"
+  echo "about $(find node_modules -maxdepth 3 -name package.json -not -path '*/.*' 2>/dev/null | wc -l) of $all"
+}
+
+nothing() { :; }
+
 ensure_packages() {
   if [ ! -f node_modules/.package-lock.json ] || [ package-lock.json -nt node_modules/.jam-installed ]; then
-    echo "Installing the packages (about two minutes the first time) …"
-    npm ci --no-audit --no-fund --loglevel=error
+    watched "Installing the packages:" .jam-install.log packages_there npm ci --no-audit --no-fund --loglevel=error
     ln -sf ../../bin/jam.mjs node_modules/.bin/jam
     touch node_modules/.jam-installed
   fi
@@ -17,10 +48,13 @@ ensure_packages() {
 ensure_debian() {
   local probe="$1"; shift
   if command -v "$probe" >/dev/null 2>&1 || [ -e "$probe" ]; then return 0; fi
-  echo "Installing $* (Debian) …"
   local sudo=""; [ "$(id -u)" -eq 0 ] || sudo="sudo"
-  if [ -z "${jam_apt_updated:-}" ]; then $sudo apt-get update -qq; jam_apt_updated=1; fi
-  DEBIAN_FRONTEND=noninteractive $sudo apt-get install -y -qq --no-install-recommends "$@" >/dev/null
+  if [ -z "${jam_apt_updated:-}" ]; then
+    watched "Asking Debian what there is" .jam-install.log nothing $sudo apt-get update -qq
+    jam_apt_updated=1
+  fi
+  watched "Installing $* (Debian)" .jam-install.log nothing \
+    $sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@"
 }
 
 # The pages are built again when anything they are made of has changed.
@@ -28,9 +62,7 @@ ensure_build() {
   local stamp
   stamp="$(find src next.config.ts postcss.config.mjs package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)"
   if [ ! -f .next/BUILD_ID ] || [ "$(cat .next/jam-built 2>/dev/null || true)" != "$stamp" ]; then
-    echo "Building the pages (about a minute) …"
-    node node_modules/next/dist/bin/next build > .jam-build.log 2>&1 || { cat .jam-build.log; exit 1; }
-    rm -f .jam-build.log
+    watched "Building the pages" .jam-build.log nothing node node_modules/next/dist/bin/next build
     echo "$stamp" > .next/jam-built
   fi
 }

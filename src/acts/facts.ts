@@ -3,7 +3,7 @@ import type { RowValues } from "../core/tasks/outcome";
 import type { Owner, SlipFacts } from "../core/tasks/task";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
-import { maySeeConversation, maySeeTask, type Viewer } from "../data/need-to-know";
+import { maySeeConversation, maySeeProject, maySeeTask, type Viewer } from "../data/need-to-know";
 import { rowsOf } from "../data/rows";
 import type { Actor } from "./act";
 
@@ -110,11 +110,11 @@ export function takeIds(count: number): string[] {
   return Array.from({ length: count }, () => newId());
 }
 
-/** Who changed a row last, for the sentence about a collision. */
-export async function lastChangedBy(db: Database, id: string): Promise<string> {
+/** Who changed a row last, for the sentence about a collision. `about` is a task or conversation that its entries are about. */
+export async function lastChangedBy(db: Database, id: string, about: string): Promise<string> {
   const [row] = await rowsOf<{ name: string }>(
     db,
-    sql`select p.name from history h join person p on p.id = h.person_id where h.changes @> ${JSON.stringify([{ id }])}::jsonb and h.about @> '[]'::jsonb order by h.seq desc limit 1`,
+    sql`select p.name from history h join person p on p.id = h.person_id where h.about @> ${JSON.stringify([about])}::jsonb and h.changes @> ${JSON.stringify([{ id }])}::jsonb order by h.seq desc limit 1`,
   );
   return row?.name ?? "Somebody";
 }
@@ -134,22 +134,23 @@ export async function areKnown(
     db,
     sql`select (${named.personId ?? null}::uuid is null or exists (select 1 from person where id = ${named.personId ?? null}::uuid))
       and (${named.correspondentId ?? null}::uuid is null or exists (select 1 from correspondent where id = ${named.correspondentId ?? null}::uuid))
-      and (${named.projectId ?? null}::uuid is null or exists (select 1 from project p where p.id = ${named.projectId ?? null}::uuid and (not p.is_private or exists (select 1 from project_member m where m.project_id = p.id and m.person_id = ${viewer.personId}))))
+      and (${named.projectId ?? null}::uuid is null or exists (select 1 from project p where p.id = ${named.projectId ?? null}::uuid and ${maySeeProject(viewer)}))
       and (${named.workstreamId ?? null}::uuid is null or exists (select 1 from workstream w where w.id = ${named.workstreamId ?? null}::uuid and w.project_id = ${named.projectId ?? null}::uuid)) as known`,
   );
   return row!.known;
 }
 
-/** Names for ids in sentences. */
+/** Names for ids in sentences; a project that the viewer may not see has none. */
 export async function namesFor(
   db: Database,
+  viewer: Viewer,
   ids: readonly (string | null | undefined)[],
 ): Promise<Map<string, string>> {
   const wanted = [...new Set(ids.filter((id): id is string => typeof id === "string"))];
   if (wanted.length === 0) return new Map();
   const rows = await rowsOf<{ id: string; name: string }>(
     db,
-    sql`select id, name from person where id in ${wanted} union all select id, name from correspondent where id in ${wanted} union all select id, name from project where id in ${wanted}`,
+    sql`select id, name from person where id in ${wanted} union all select id, name from correspondent where id in ${wanted} union all select p.id, p.name from project p where p.id in ${wanted} and ${maySeeProject(viewer)}`,
   );
   return new Map(rows.map((row) => [row.id, row.name]));
 }

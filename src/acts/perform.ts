@@ -78,7 +78,6 @@ export async function perform(
       if (outcome.writes.length === 0) return { ok: true as const, entryId: null, made: [], about: outcome.about };
       const changes = await writeRows(tx, outcome.writes);
       const entryId = newId(actor.now);
-      const undoes = name === "undo" ? await undoneEntry(tx, actor, input) : null;
       await tx.insert(history).values({
         id: entryId,
         act: name,
@@ -86,7 +85,7 @@ export async function perform(
         at: new Date(actor.now),
         changes,
         about: [...outcome.about],
-        undoes,
+        undoes: outcome.undoes ?? null,
         key: fullKey,
       });
       return { ok: true as const, entryId, made: await referencesOf(tx, outcome.made ?? []), about: outcome.about };
@@ -114,18 +113,6 @@ async function performedBefore(db: Database, key: string): Promise<Performed | n
   return entry
     ? { ok: true, entryId: entry.id, made: await referencesOf(db, entry.made ?? []), about: entry.about }
     : null;
-}
-
-/** Number of the entry that an undo takes back; asked before the undo itself is written. */
-async function undoneEntry(db: Database, actor: Actor, input: unknown): Promise<number | null> {
-  const entryId = (input as { entryId: string | null }).entryId;
-  const [row] = entryId
-    ? await rowsOf<{ seq: string }>(db, sql`select seq from history where id = ${entryId}`)
-    : await rowsOf<{ seq: string }>(
-        db,
-        sql`select seq from history h where h.person_id = ${actor.personId} and h.undoes is null and not jam_is_undone(h.seq) order by h.seq desc limit 1`,
-      );
-  return row ? Number(row.seq) : null;
 }
 
 async function referencesOf(

@@ -33,6 +33,28 @@ function portFromEnvironment(): number {
   return port;
 }
 
+/** Pages and calls that the first person of the day will want; what stands for an id names nothing. */
+const WANTED_FIRST = [
+  "/sign-in",
+  "/sort",
+  "/tasks",
+  "/letters/none",
+  "/api/counts",
+  "/api/sort",
+  "/api/tasks",
+  "/api/tasks/none",
+  "/api/conversations/none",
+  "/api/find",
+];
+
+/** Asks for them once, without signing in, so that their code is loaded before anybody waits for it. */
+async function warm(port: number): Promise<void> {
+  for (const path of WANTED_FIRST)
+    await fetch(`http://127.0.0.1:${port}${path}`, { redirect: "manual" })
+      .then((response) => response.arrayBuffer())
+      .catch(() => {});
+}
+
 /**
  * Serves the pages until it is told to stop. The database is opened first, so that a second server on the same folder is
  * refused before anything listens; everything is closed in the opposite order.
@@ -66,6 +88,7 @@ export async function serve(what: string): Promise<number> {
   process.stdout.write(
     `Jam Kettle is ready at http://localhost:${typeof address === "object" && address ? address.port : port}\n`,
   );
+  if (typeof address === "object" && address) void warm(address.port);
   await new Promise<void>((resolve) => {
     stopWithLauncher(resolve);
     for (const signal of ["SIGTERM", "SIGINT", "SIGHUP"] as const) process.once(signal, () => resolve());

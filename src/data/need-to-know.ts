@@ -32,3 +32,13 @@ export function maySeeTask(viewer: Viewer): SQL {
 export function maySeeProject(viewer: Viewer): SQL {
   return sql`(not p.is_private or exists (select 1 from project_member m where m.project_id = p.id and m.person_id = ${viewer.personId}))`;
 }
+
+/**
+ * People outside a viewer may see, `k` being the correspondent: those of a firm we work with, those whose letters the viewer
+ * may see, and those who owe something on a task that they may see. Somebody who wrote to a personal mailbox alone is its owner's.
+ */
+export function maySeeCorrespondent(viewer: Viewer): SQL {
+  return sql`(k.firm_id is not null
+    or exists (select 1 from letter kl join conversation c on c.id = kl.conversation_id where kl.from_address = k.address and ${maySeeConversation(viewer)})
+    or exists (select 1 from task t where t.theirs_id = k.id and ${maySeeTask(viewer)}))`;
+}

@@ -171,6 +171,7 @@ export const letter = pgTable(
     index("letter_conversation").on(t.conversationId, t.sentAt),
     index("letter_search").using("gin", t.search),
     index("letter_received").on(t.receivedAt),
+    index("letter_from").on(t.fromAddress),
   ],
 );
 
@@ -272,6 +273,7 @@ export const task = pgTable(
     index("task_finished").on(t.finishedAt),
     index("task_conversation").on(t.conversationId),
     index("task_project").on(t.projectId),
+    index("task_theirs").on(t.theirsId),
     index("task_search").using("gin", t.search),
     check("task_side", sql`(${t.side} = 'ours' and ${t.theirsId} is null) or ${t.side} = 'theirs'`),
   ],

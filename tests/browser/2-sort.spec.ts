@@ -49,7 +49,9 @@ test("a letter is brought in, kept, finished, undone, and saved byte for byte", 
   await expect(page.getByText(/is done\./)).toBeVisible();
   await page.keyboard.press("u");
   await expect(page.getByText("Undone.")).toBeVisible();
-  await expect(page.getByRole("button", { name: "State: to begin" })).toBeVisible();
+  await expect(
+    page.getByRole("region", { name: /^Task / }).getByRole("button", { name: "State: to begin" }),
+  ).toBeVisible();
   await page.getByRole("link", { name: "open the letter" }).click();
   await expect(page.locator('[data-passage="lit"]').first()).toContainText("Could");
   await expect(page.getByText(/08:58 here, Tue 24 Nov, 10:58 where it was written/).first()).toBeVisible();

@@ -41,16 +41,53 @@ test("tasks stand under their days: over, today, coming days, no date", async ({
   await page.keyboard.type("my");
   await page.keyboard.press("Enter");
   await expect(page).toHaveURL(/whose=mine/);
-  await expect(list.getByRole("button").first()).toContainText("you");
+  await expect(list.getByRole("listitem").first()).toContainText("you");
   await page.getByRole("combobox", { name: /Find/ }).fill("kofi bra");
   await page.getByRole("option", { name: /kofi@larkmoor/ }).click();
   await expect(page).toHaveURL(/person=/);
   await expect(page.getByRole("button", { name: "Whose: Kofi Brandt’s tasks" })).toBeVisible();
-  await expect(list.getByRole("button").first()).toContainText("Kofi B.");
+  await expect(list.getByRole("listitem").filter({ hasText: "Kofi B." }).first()).toBeVisible();
   await page.getByRole("button", { name: /^Whose/ }).click();
   await page.keyboard.type("what");
   await page.keyboard.press("Enter");
   await expect(list).toContainText("owed to us");
+});
+
+test("owner, due, priority and state are changed in the list itself, and undone", async ({ page }) => {
+  await comeInAs(page, "Ines Valdarno", "/tasks");
+  const row = page
+    .getByRole("list", { name: "Tasks by day" })
+    .getByRole("listitem")
+    .filter({ hasText: "Winter tyres" });
+  const pick = async (word: RegExp, typed: string) => {
+    await row.getByRole("button", { name: word }).click();
+    await page.keyboard.type(typed);
+    await page.keyboard.press("Enter");
+  };
+  await pick(/^Owner: Oisin/, "bea");
+  await expect(row.getByRole("button", { name: "Owner: Bea T." })).toBeVisible();
+  await pick(/^Priority: high/, "top");
+  await expect(row.getByRole("button", { name: "Priority: top priority" })).toBeVisible();
+  await pick(/^State: to begin/, "under");
+  await expect(row.getByRole("button", { name: "State: under way" })).toBeVisible();
+  await pick(/^Due/, "in two weeks");
+  await expect(row.getByRole("button", { name: /^Due: Tue 8 Dec/ })).toBeVisible();
+  await expect(page.getByRole("region", { name: /^Task / })).toContainText(
+    "moved the due date from Wed 25 Nov to Tue 8 Dec",
+  );
+  // A day that does not exist is said so, and stays in the field.
+  await row.getByRole("button", { name: /^Due/ }).click();
+  await page.keyboard.type("31 february");
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("textbox", { name: "Due" })).toHaveValue("31 february");
+  await page.keyboard.press("Escape");
+  for (let i = 0; i < 4; i += 1) {
+    await page.keyboard.press("u");
+    await expect(page.getByText("Undone.")).toBeVisible();
+    await page.waitForTimeout(300);
+  }
+  await expect(row.getByRole("button", { name: "Owner: Oisin M." })).toBeVisible();
+  await expect(row.getByRole("button", { name: "Priority: high priority" })).toBeVisible();
 });
 
 test("another person's change appears within two seconds, without a reload, and the second to save sees the first", async ({

@@ -27,7 +27,9 @@ function sayWith(names: ReadonlyMap<string, string>): FieldFacts["say"] {
           ? `${sayDay(columns.dueDay, columns.dueDay)}${typeof columns.dueTime === "string" ? `, ${columns.dueTime}` : ""}`
           : "no date";
       case "project":
-        return name(columns.projectId) ?? "no project";
+        return typeof columns.projectId === "string"
+          ? (names.get(columns.projectId) ?? "another project")
+          : "no project";
       default:
         return String(columns[field] ?? "nothing");
     }
@@ -47,6 +49,7 @@ async function factsOf(
   const ids = [...Object.values(named), found.columns.ownerId, found.columns.theirsId, found.columns.projectId];
   const names = await namesFor(
     db,
+    actor,
     ids.map((value) => (typeof value === "string" ? value : null)),
   );
   return {
@@ -55,7 +58,7 @@ async function factsOf(
     about: found.about,
     isOpen: found.isOpen,
     now: found.columns,
-    lastChangedBy: await lastChangedBy(db, rowId),
+    lastChangedBy: await lastChangedBy(db, rowId, found.about[0]!),
     say: sayWith(names),
   };
 }

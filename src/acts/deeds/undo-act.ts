@@ -28,16 +28,13 @@ async function entryToUndo(db: Database, actor: Actor, entryId: string | null): 
   return entry ?? null;
 }
 
-/** Facts for undoing, and the number of the entry, which the history notes down. */
-export type UndoActFacts = UndoFacts & { readonly seq: number | null };
-
 /** Undoes the entry named, or the actor's latest act. Only one's own acts: what another did is changed, not undone. */
-export const undoAct = define<{ entryId: string | null }, UndoActFacts>({
+export const undoAct = define<{ entryId: string | null }, UndoFacts>({
   name: "undo",
   input: z.object({ entryId: id.nullable() }),
   async load(db, actor, input) {
     const entry = await entryToUndo(db, actor, input.entryId);
-    if (!entry) return { entry: null, rows: new Map(), touchedLater: new Map(), seq: null };
+    if (!entry) return { entry: null, rows: new Map(), touchedLater: new Map() };
     const rows = new Map();
     for (const change of entry.changes) {
       const row = await rowAsValues(db, change.row, change.id);
@@ -53,10 +50,9 @@ export const undoAct = define<{ entryId: string | null }, UndoActFacts>({
     for (const { name, changes, about } of later)
       for (const touched of [...changes.map((change) => change.id), ...about]) touchedLater.set(touched, name);
     return {
-      entry: { isUndone: entry.isUndone, changes: entry.changes, about: entry.about },
+      entry: { seq: Number(entry.seq), isUndone: entry.isUndone, changes: entry.changes, about: entry.about },
       rows,
       touchedLater,
-      seq: Number(entry.seq),
     };
   },
   decide: (facts) => undo(facts),

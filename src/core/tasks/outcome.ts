@@ -44,6 +44,8 @@ export type Outcome =
       readonly writes: readonly Write[];
       readonly about: readonly string[];
       readonly made?: readonly string[];
+      /** Number of the history's entry that is taken back. */
+      readonly undoes?: number;
     }
   | { readonly ok: false; readonly refusal: Refusal };
 

@@ -24,6 +24,11 @@ test("one plain line gives title, owner, day, priority and project", () => {
     title: "Ring Perpetua",
     due: { day: "2026-12-01", time: "10:00" },
   });
+  expect(read("Agenda for the Monday meeting, for Kofi by friday")).toMatchObject({
+    title: "Agenda for the Monday meeting",
+    ownerId: "kofi",
+    due: { day: "2026-11-27" },
+  });
   expect(read("Suki: check the fall heights by friday, Harbour Green")).toMatchObject({
     title: "Check the fall heights",
     ownerId: "suki",

@@ -2,7 +2,7 @@ import { sql } from "drizzle-orm";
 import { readReference } from "../../core/tasks/reference";
 import type { FoundView } from "../../core/views/views";
 import type { Database } from "../engine/database";
-import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
+import { maySeeConversation, maySeeCorrespondent, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, rowsOf } from "../rows";
 
 /** Finds of each kind at the most. */
@@ -40,7 +40,7 @@ export async function find(db: Database, viewer: Viewer, text: string): Promise<
     db,
     sql`select * from (
         select id, name, address, null as firm, true as "isTeam" from person where jam_words(name || ' ' || address || ' ' || work) @@ ${words}
-        union all select k.id, k.name, k.address, f.name as firm, false from correspondent k left join firm f on f.id = k.firm_id where jam_words(k.name || ' ' || k.address || ' ' || coalesce(f.name, '')) @@ ${words}) p
+        union all select k.id, k.name, k.address, f.name as firm, false from correspondent k left join firm f on f.id = k.firm_id where jam_words(k.name || ' ' || k.address || ' ' || coalesce(f.name, '')) @@ ${words} and ${maySeeCorrespondent(viewer)}) p
       order by "isTeam" desc, name limit ${MOST_FOUND}`,
   );
   return {

@@ -93,7 +93,7 @@ export async function sortPage(
           from slip s join letter sl on sl.id = s.letter_id where s.conversation_id = c.id and s.state = ${place === "sort" ? "proposed" : "kept"}) as slips
       from page c
       join lateral (select from_name, from_address, automatic, unreadable, id from letter where conversation_id = c.id order by sent_at desc, id desc limit 1) l on true
-      order by c.cursor::text is null, ${place === "sort" ? sql`c.last_at` : sql`c.dealt_at`} desc, c.id desc`,
+      order by ${at} desc, c.id desc`,
   );
   return { rows: rows.map(rowOf), next: rows.length === limit ? rows.at(-1)!.cursor : null };
 }

@@ -14,7 +14,7 @@ import {
   type TasksPage,
 } from "../../core/views/views";
 import type { Database } from "../engine/database";
-import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
+import { maySeeConversation, maySeeProject, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { correspondentsById, team } from "./people";
 import { sortCount } from "./sort";
@@ -43,8 +43,10 @@ type Row = Omit<TaskRow, "owner" | "theirs" | "due" | "finishedAt" | "createdAt"
   createdAt: InstantText;
 };
 
-const COLUMNS = sql`t.id, t.fruit, t.number, t.title, t.side, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone",
-  t.priority, t.state, t.project_id as "projectId", (select name from project where id = t.project_id) as project, t.workstream_id as "workstreamId", t.kind,
+const columns = (
+  viewer: Viewer,
+) => sql`t.id, t.fruit, t.number, t.title, t.side, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone",
+  t.priority, t.state, t.project_id as "projectId", (select p.name from project p where p.id = t.project_id and ${maySeeProject(viewer)}) as project, t.workstream_id as "workstreamId", t.kind,
   (select coalesce(nullif(l.from_name, ''), l.from_address) from letter l where l.id = t.letter_id) as writer, t.finished_at as "finishedAt", t.created_at as "createdAt"`;
 
 async function taskRows(db: Database, rows: readonly Row[]): Promise<TaskRow[]> {
@@ -104,7 +106,7 @@ export async function tasksPage(
   const order = isFinished ? sql`t.finished_at desc, t.number desc` : sql`${DUE_DAY}, ${DUE_TIME}, t.number`;
   const rows = await rowsOf<Row & { finishedText: string | null }>(
     db,
-    sql`select ${COLUMNS}, t.finished_at::text as "finishedText" from task t where ${lookOf(look, viewer)} ${after} order by ${order} limit ${limit}`,
+    sql`select ${columns(viewer)}, t.finished_at::text as "finishedText" from task t where ${lookOf(look, viewer)} ${after} order by ${order} limit ${limit}`,
   );
   const last = rows.at(-1);
   const next =
@@ -146,7 +148,12 @@ export async function stationCounts(db: Database, viewer: Viewer, today: Day): P
 }
 
 /** What happened to a task or conversation, newest first. */
-async function happenedTo(db: Database, id: string, people: ReadonlyMap<string, PersonView>): Promise<HappenedView[]> {
+async function happenedTo(
+  db: Database,
+  viewer: Viewer,
+  id: string,
+  people: ReadonlyMap<string, PersonView>,
+): Promise<HappenedView[]> {
   const rows = await rowsOf<{
     id: string;
     seq: string;
@@ -162,10 +169,12 @@ async function happenedTo(db: Database, id: string, people: ReadonlyMap<string, 
       from history h where h.about @> ${JSON.stringify([id])}::jsonb order by h.seq desc limit 100`,
   );
   const projects = new Map(
-    (await rowsOf<{ id: string; name: string }>(db, sql`select id, name from project`)).map((project) => [
-      project.id,
-      project.name,
-    ]),
+    (
+      await rowsOf<{ id: string; name: string }>(
+        db,
+        sql`select p.id, p.name from project p where ${maySeeProject(viewer)}`,
+      )
+    ).map((project) => [project.id, project.name]),
   );
   const names = await correspondentsById(
     db,
@@ -209,7 +218,7 @@ export async function taskSheet(db: Database, viewer: Viewer, number: number): P
     }
   >(
     db,
-    sql`select ${COLUMNS}, t.conversation_id as "conversationId", t.letter_id as "letterId", t.start, t."end", (select name from workstream where id = t.workstream_id) as workstream
+    sql`select ${columns(viewer)}, t.conversation_id as "conversationId", t.letter_id as "letterId", t.start, t."end", (select name from workstream where id = t.workstream_id) as workstream
       from task t where t.number = ${number} and ${maySeeTask(viewer)}`,
   );
   if (!row) return null;
@@ -226,9 +235,10 @@ export async function taskSheet(db: Database, viewer: Viewer, number: number): P
         text: string;
         parts: TextPart[];
         files: TaskSheet["files"];
+        automatic: string | null;
       }>(
         db,
-        sql`select l.id, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt", l.received_at as "receivedAt", l."offset", left(l.text, 100000) as text, l.parts, l.files
+        sql`select l.id, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt", l.received_at as "receivedAt", l."offset", left(l.text, 100000) as text, l.parts, l.files, l.automatic
           from letter l join conversation c on c.id = l.conversation_id where c.id = ${conversationId} and ${maySeeConversation(viewer)} order by l.sent_at, l.id limit 100`,
       )
     : [];
@@ -257,11 +267,11 @@ export async function taskSheet(db: Database, viewer: Viewer, number: number): P
       const by = people.get(comment.personId);
       return by ? [{ id: comment.id, by, text: comment.text, at: millis(comment.at) }] : [];
     }),
-    happened: await happenedTo(db, row.id, people),
+    happened: await happenedTo(db, viewer, row.id, people),
     conversationId: own ? conversationId : null,
     laterLetters: own
       ? letters
-          .filter((letter) => millis(letter.sentAt) > millis(own.sentAt))
+          .filter((letter) => letter.automatic === null && millis(letter.sentAt) > millis(own.sentAt))
           .map((letter) => ({
             id: letter.id,
             from: letter.from,

@@ -100,6 +100,7 @@ export const PROJECTS: readonly DemoProject[] = [
       "bench feet",
       "guard rail",
       "information board",
+      "softfall samples",
       "marquee",
       "opening",
       "road closure",

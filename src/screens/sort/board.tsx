@@ -2,6 +2,7 @@
 
 import { useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
+import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { readLine } from "../../core/tasks/read-line";
 import type { ConversationView, SlipView } from "../../core/views/views";
 import { LetterFoot } from "../letters/letter-files";
@@ -9,13 +10,13 @@ import { useHouse, useToday } from "../parts/house";
 import { useKeys } from "../parts/keys";
 import { KindMark } from "../parts/marks";
 import { useActs } from "../parts/use-acts";
+import { columnsSeen, withChange } from "../words/field-change";
 import { ProjectWord } from "../words/picks";
 import { BoardActs } from "./board-acts";
 import { ConversationLetters, numbersOf } from "./conversation-letters";
 import { OwnSlip, useMarkedWords } from "./own-slip";
-import { SlipCard, type SlipChange, type SlipField } from "./slip-card";
+import { SlipCard, type SlipField } from "./slip-card";
 import { SlipMargin } from "./slip-margin";
-import { columnsSeen, withChange } from "./slip-values";
 import { changeOnScreen, type Place, takeOut, useConversation } from "./sort-data";
 
 interface BoardProps {
@@ -152,7 +153,7 @@ function OpenBoard({
     void undo((done) => {
       if (done.about[0] && done.about[0] !== id) onGo(done.about[0]);
     });
-  const change = (slip: SlipView, to: SlipChange) =>
+  const change = (slip: SlipView, to: FieldChange) =>
     run(
       "change slip",
       {
@@ -169,10 +170,9 @@ function OpenBoard({
       },
     );
   const addSlip = (line: string, at: { letterId: string; start: number | null; end: number | null }) => {
-    const team = house.team.map((person) => ({ ...person, id: person.id }));
     const letter = conversation.letters.find((one) => one.id === at.letterId);
     const from = at.start !== null && letter ? { at: letter.sentAt, zone: letter.offset } : now;
-    const read = readLine(line, team, [], from, calendar, house.figures);
+    const read = readLine(line, house.team, [], from, calendar, house.figures);
     return run(
       "add slip",
       {

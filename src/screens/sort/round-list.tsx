@@ -1,10 +1,9 @@
 "use client";
 
-import { useVirtualizer } from "@tanstack/react-virtual";
-import { useEffect, useRef } from "react";
 import { sayDay, sayMoment } from "../../core/time/say-day";
 import { MOST_COUNTED, type RoundView, type SortRow } from "../../core/views/views";
 import { useToday } from "../parts/house";
+import { useRowsInSight } from "../parts/use-rows-in-sight";
 import type { Place } from "./sort-data";
 
 const ROW_HEIGHT = 73;
@@ -76,27 +75,15 @@ export function RoundList(props: {
   onPlace: (place: Place) => void;
 }) {
   const { now, today } = useToday();
-  const box = useRef<HTMLDivElement>(null);
-  const virtual = useVirtualizer({
+  const { box, items, height, lastIndex } = useRowsInSight({
     count: props.rows.length,
-    getScrollElement: () => box.current,
-    estimateSize: () => ROW_HEIGHT,
-    overscan: 6,
-    initialRect: { width: 268, height: 640 },
+    rowHeight: ROW_HEIGHT,
+    hereIndex: props.rows.findIndex((row) => row.id === props.hereId),
+    hasMore: props.hasMore,
+    onMore: props.onMore,
   });
-  const items = virtual.getVirtualItems();
-  const lastIndex = items.at(-1)?.index ?? 0;
-  const { hasMore, onMore } = props;
-  const count = props.rows.length;
-  useEffect(() => {
-    if (hasMore && lastIndex >= count - 12) onMore();
-  }, [hasMore, lastIndex, count, onMore]);
-  const hereIndex = props.rows.findIndex((row) => row.id === props.hereId);
-  useEffect(() => {
-    if (hereIndex >= 0) virtual.scrollToIndex(hereIndex, { align: "auto" });
-  }, [hereIndex, virtual]);
   const seen = Math.floor((box.current?.clientHeight ?? 620) / ROW_HEIGHT);
-  const below = Math.max(0, props.round.left - Math.max(seen, lastIndex + 1 - 6));
+  const below = Math.max(0, props.round.left - Math.max(seen, lastIndex + 1 - 8));
   return (
     <section className="pan flex h-full flex-col" aria-label="The round">
       <RoundHead
@@ -108,7 +95,7 @@ export function RoundList(props: {
       />
       <div ref={box} className="min-h-0 flex-1 overflow-y-auto">
         <ul
-          style={{ height: virtual.getTotalSize(), position: "relative" }}
+          style={{ height: height, position: "relative" }}
           aria-label={props.place === "sort" ? "To sort" : "Dealt with"}
         >
           {items.map((item) => {

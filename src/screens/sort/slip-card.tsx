@@ -1,6 +1,7 @@
 "use client";
 
 import Link from "next/link";
+import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { sayDistance } from "../../core/time/say-day";
 import type { CorrespondentView, SlipView } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
@@ -9,14 +10,6 @@ import { OwnerWord, PriorityWord, ProjectWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
 
 export type SlipField = "title" | "owner" | "due" | "priority" | "project";
-
-/** A change of one field of a slip, as the acts take it. */
-export type SlipChange =
-  | { field: "title"; to: string }
-  | { field: "owner"; to: { side: "ours"; personId: string | null } | { side: "theirs"; correspondentId: string } }
-  | { field: "due"; to: { day: string; time: string | null; zone: string } | null }
-  | { field: "priority"; to: SlipView["priority"] }
-  | { field: "project"; to: { projectId: string | null; workstreamId: string | null } };
 
 function becomes(slip: SlipView, myId: string): string {
   if (slip.theirs) return `you wait for ${slip.theirs.name.split(" ")[0]}`;
@@ -34,7 +27,7 @@ export function SlipCard(props: {
   readonly outside: readonly CorrespondentView[];
   readonly onLight: () => void;
   readonly onEdit: (field: SlipField | null) => void;
-  readonly onChange: (change: SlipChange) => Promise<boolean>;
+  readonly onChange: (change: FieldChange) => Promise<boolean>;
   readonly onKeep: () => void;
   readonly onBrushOff: () => void;
 }) {

@@ -2,7 +2,7 @@
 
 import Link from "next/link";
 import { type ReactNode, useState } from "react";
-import { dayOf } from "../../core/time/moment";
+import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { sayDistance, sayLateness, sayMoment, sayMomentFully } from "../../core/time/say-day";
 import type { CorrespondentView, TaskSheet } from "../../core/views/views";
 import { FileList } from "../letters/letter-files";
@@ -11,15 +11,14 @@ import { PersonLabel, PriorityRule } from "../parts/marks";
 import { useDraft } from "../parts/use-draft";
 import { OwnerWord, PriorityWord, ProjectWord, StateWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
-import type { TaskChange } from "./task-change";
 
-export type TaskField = TaskChange["field"];
+export type TaskField = FieldChange["field"];
 
 interface SheetProps {
   readonly sheet: TaskSheet;
   readonly editing: TaskField | null;
   readonly onEdit: (field: TaskField | null) => void;
-  readonly onChange: (change: TaskChange) => Promise<boolean>;
+  readonly onChange: (change: FieldChange) => Promise<boolean>;
   readonly onNote: (text: string) => Promise<boolean>;
   readonly onUndoEntry: (entryId: string) => void;
   readonly acts: ReactNode;
@@ -166,7 +165,7 @@ function Happened({ sheet, onUndoEntry }: { sheet: TaskSheet; onUndoEntry: (entr
       <h3 className="mx-[18px] mb-0.5 mt-3 flex items-baseline justify-between text-[14px]">
         What happened{" "}
         <span className="text-[12px] font-medium text-soft" style={{ fontFamily: "var(--font-ui)" }}>
-          {dayOf(now) ? "newest first" : ""}
+          newest first
         </span>
       </h3>
       <ol>

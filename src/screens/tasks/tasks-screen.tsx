@@ -3,17 +3,19 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { MOST_COUNTED, type TaskRow, type TaskSheet } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 import { useKeys } from "../parts/keys";
 import { KeyCap } from "../parts/marks";
 import { useActs } from "../parts/use-acts";
 import { useIsPhone } from "../parts/use-is-phone";
+import { columnsSeen, taskWithChange } from "../words/field-change";
 import { PickWord } from "../words/pick-word";
 import { groupByDay } from "./day-groups";
 import { NewTask } from "./new-task";
-import { type TaskChange, taskColumnsSeen, taskWithChange } from "./task-change";
 import { TaskList } from "./task-list";
+import type { RowField } from "./task-row";
 import { type TaskField, TaskSheetView } from "./task-sheet";
 import {
   askAheadForSheet,
@@ -52,7 +54,7 @@ function Sentence({ look, outsider, onLook }: { look: Look; outsider: string | n
         <PickWord
           label="Whose"
           shown={look.personId ? `${personName ?? "Somebody"}’s tasks` : WHOSE[look.whose]}
-          picks={[
+          picks={() => [
             ...Object.entries(WHOSE).map(([id, name]) => ({
               id,
               value: { whose: id as Look["whose"], personId: null as string | null },
@@ -76,7 +78,7 @@ function Sentence({ look, outsider, onLook }: { look: Look; outsider: string | n
         <PickWord
           label="Project"
           shown={projects.find((project) => project.id === look.projectId)?.name ?? "any project"}
-          picks={[
+          picks={() => [
             { id: "any", value: null as string | null, name: "any project", matches: ["any project"] },
             ...projects.map((project) => ({
               id: project.id,
@@ -94,7 +96,9 @@ function Sentence({ look, outsider, onLook }: { look: Look; outsider: string | n
         <PickWord
           label="Which"
           shown={SHOW[look.show]}
-          picks={Object.entries(SHOW).map(([id, name]) => ({ id, value: id as Look["show"], name, matches: [name] }))}
+          picks={() =>
+            Object.entries(SHOW).map(([id, name]) => ({ id, value: id as Look["show"], name, matches: [name] }))
+          }
           {...word("show")}
           onPick={(show) => onLook({ ...look, show })}
           width={170}
@@ -116,6 +120,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
   const [look, setLook] = useState<Look>(props.look);
   const [slug, setSlug] = useState<string | null>(props.slug);
   const [editing, setEditing] = useState<TaskField | null>(null);
+  const [inRow, setInRow] = useState<{ slug: string; field: RowField } | null>(null);
   const [isMaking, setMaking] = useState(false);
   const tasks = useTasks(look, { look: props.look, answer: props.first });
   const rows = useMemo(() => tasks.data?.pages.flatMap((page) => page.rows) ?? [], [tasks.data]);
@@ -137,6 +142,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     (to: string | null, nextLook: Look = look) => {
       setSlug(to);
       setEditing(null);
+      setInRow(null);
       window.history.replaceState(null, "", `/tasks${to ? `/${to}` : ""}${lookInAddress(nextLook)}`);
     },
     [look],
@@ -151,17 +157,21 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
   };
   // What stood there when the editing began: somebody else's change meanwhile must not go unnoticed.
   const seen = useRef<TaskRow | null>(null);
-  if (editing === null || seen.current?.slug !== sheet?.task.slug) seen.current = sheet?.task ?? null;
-  const change = (task: TaskRow, to: TaskChange) =>
+  if ((editing === null && inRow === null) || seen.current?.slug !== hereSlug)
+    seen.current = rows[index] ?? sheet?.task ?? null;
+  const change = (task: TaskRow, to: FieldChange) =>
     run(
       "change task",
       {
         taskId: task.id,
         change: to,
-        was: taskColumnsSeen(to.field === editing ? (seen.current ?? task) : task, to.field),
+        was: columnsSeen(
+          (to.field === editing || to.field === inRow?.field) && seen.current?.slug === task.slug ? seen.current : task,
+          to.field,
+        ),
       },
       {
-        show: () => changeTaskOnScreen(queries, task.slug, (old) => taskWithChange(old, to, house, [])),
+        show: () => changeTaskOnScreen(queries, task.slug, (old) => taskWithChange(old, to, house)),
         says: () =>
           to.field === "state"
             ? to.to === "done"
@@ -172,6 +182,20 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
             : null,
       },
     );
+  const changeNow = useRef(change);
+  changeNow.current = change;
+  // The same for all rows and at every turn, so that only rows that changed are drawn again.
+  const rowActs = useMemo(
+    () => ({
+      onPick: (to: string) => go(to),
+      onEdit: (of: string, field: RowField | null) => {
+        if (field) go(of);
+        setInRow(field && { slug: of, field });
+      },
+      onChange: (task: TaskRow, to: FieldChange) => changeNow.current(task, to),
+    }),
+    [go],
+  );
   const finish = (task: TaskRow) =>
     void change(task, { field: "state", to: task.state === "done" ? "to begin" : "done" });
   const openLetter = () => {
@@ -267,9 +291,10 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
           <TaskList
             rows={grouped}
             hereSlug={hereSlug}
+            editing={inRow}
+            acts={rowActs}
             hasMore={tasks.hasNextPage && !tasks.isFetchingNextPage}
             onMore={() => void tasks.fetchNextPage()}
-            onPick={go}
             isPhone={isPhone}
           />
         )}
@@ -313,7 +338,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
             ) : hereSlug === null ? (
               "Choose a task to see what was asked, who has it and what happened."
             ) : (
-              ""
+              "The sheet is on its way …"
             )}
           </section>
         )}

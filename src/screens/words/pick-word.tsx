@@ -32,18 +32,21 @@ export function PickWord<Value>(props: {
   readonly label: string;
   readonly shown: ReactNode;
   readonly isMissing?: boolean;
-  readonly picks: readonly Pick<Value>[];
+  /** Asked for when the word is opened. */
+  readonly picks: () => readonly Pick<Value>[];
   readonly isOpen: boolean;
   readonly onOpen: (isOpen: boolean) => void;
   readonly onPick: (value: Value) => void;
   readonly width?: number;
+  /** Underlined only where one points at it or reaches it by key: for words that stand in many rows. */
+  readonly isQuiet?: boolean;
 }) {
   const [typed, setTyped] = useState("");
   if (!props.isOpen) {
     return (
       <button
         type="button"
-        className={`word ${props.isMissing ? "is-missing" : ""}`}
+        className={`word ${props.isMissing ? "is-missing" : ""} ${props.isQuiet ? "is-quiet" : ""}`}
         onClick={() => props.onOpen(true)}
         title={`Change ${props.label}`}
       >
@@ -52,7 +55,7 @@ export function PickWord<Value>(props: {
       </button>
     );
   }
-  const fitting = props.picks.filter((pick) => fits(pick, typed));
+  const fitting = props.picks().filter((pick) => fits(pick, typed));
   const close = () => {
     setTyped("");
     props.onOpen(false);

@@ -1,5 +1,6 @@
 "use client";
 
+import type { ReactNode } from "react";
 import { PRIORITIES, type Priority } from "../../core/reading/slip";
 import { TASK_STATES, type TaskState } from "../../core/tasks/task";
 import type { CorrespondentView, PersonView } from "../../core/views/views";
@@ -14,6 +15,7 @@ interface WordProps<Value> {
   readonly isOpen: boolean;
   readonly onOpen: (isOpen: boolean) => void;
   readonly onPick: (value: Value) => void;
+  readonly isQuiet?: boolean;
 }
 
 /** Who has it: a member of the team, somebody outside who owes it, or nobody yet. */
@@ -24,10 +26,11 @@ export function OwnerWord(
     outside?: readonly CorrespondentView[];
     isShort?: boolean;
     missing?: string;
+    width?: number;
   },
 ) {
   const house = useHouse();
-  const picks: Pick<OwnerPick>[] = [
+  const picks = (): Pick<OwnerPick>[] => [
     { ...ownPick(house.me), name: "you" },
     ...house.team.filter((person) => person.id !== house.me.id).map(ownPick),
     ...(props.outside ?? []).map((who) => ({
@@ -54,9 +57,11 @@ export function OwnerWord(
       label="Owner"
       shown={shown}
       isMissing={!props.owner && !props.theirs}
+      width={props.width}
       picks={picks}
       isOpen={props.isOpen}
       onOpen={props.onOpen}
+      isQuiet={props.isQuiet}
       onPick={props.onPick}
     />
   );
@@ -80,46 +85,50 @@ export function shortName(name: string): string {
   return last ? `${first} ${last.charAt(0)}.` : name;
 }
 
-export function PriorityWord(props: WordProps<Priority> & { priority: Priority }) {
-  const picks = PRIORITIES.map((priority) => ({
-    id: priority,
-    value: priority,
-    name: PRIORITY_NAMES[priority],
-    matches: [priority],
-    sign: (
-      <span className="inline-flex w-2">
-        <PriorityRule priority={priority} height={14} />
-      </span>
-    ),
-  }));
+export function PriorityWord(props: WordProps<Priority> & { priority: Priority; shown?: ReactNode }) {
+  const picks = () =>
+    PRIORITIES.map((priority) => ({
+      id: priority,
+      value: priority,
+      name: PRIORITY_NAMES[priority],
+      matches: [priority],
+      sign: (
+        <span className="inline-flex w-2">
+          <PriorityRule priority={priority} height={14} />
+        </span>
+      ),
+    }));
   return (
     <PickWord
       label="Priority"
-      shown={PRIORITY_NAMES[props.priority]}
+      shown={props.shown ?? PRIORITY_NAMES[props.priority]}
       picks={picks}
       isOpen={props.isOpen}
       onOpen={props.onOpen}
+      isQuiet={props.isQuiet}
       onPick={props.onPick}
       width={90}
     />
   );
 }
 
-export function StateWord(props: WordProps<TaskState> & { state: TaskState; className?: string }) {
-  const picks = TASK_STATES.map((state) => ({
-    id: state,
-    value: state,
-    name: state,
-    matches: [state],
-    sign: <StateSign state={state} isLate={false} />,
-  }));
+export function StateWord(props: WordProps<TaskState> & { state: TaskState; shown?: string; className?: string }) {
+  const picks = () =>
+    TASK_STATES.map((state) => ({
+      id: state,
+      value: state,
+      name: state,
+      matches: [state],
+      sign: <StateSign state={state} isLate={false} />,
+    }));
   return (
     <PickWord
       label="State"
-      shown={<span className={props.className}>{props.state}</span>}
+      shown={<span className={props.className}>{props.shown ?? props.state}</span>}
       picks={picks}
       isOpen={props.isOpen}
       onOpen={props.onOpen}
+      isQuiet={props.isQuiet}
       onPick={props.onPick}
       width={100}
     />
@@ -135,29 +144,31 @@ export function ProjectWord(
   },
 ) {
   const { projects } = useHouse();
-  const picks: Pick<{ projectId: string | null; workstreamId: string | null }>[] = projects.flatMap((project) => [
+  const picks = (): Pick<{ projectId: string | null; workstreamId: string | null }>[] => [
+    ...projects.flatMap((project) => [
+      {
+        id: project.id,
+        value: { projectId: project.id, workstreamId: null },
+        name: project.name,
+        matches: [project.name],
+      },
+      ...(props.withWorkstreams
+        ? project.workstreams.map((stream) => ({
+            id: stream.id,
+            value: { projectId: project.id, workstreamId: stream.id },
+            name: stream.name,
+            note: project.name,
+            matches: [stream.name, project.name],
+          }))
+        : []),
+    ]),
     {
-      id: project.id,
-      value: { projectId: project.id, workstreamId: null },
-      name: project.name,
-      matches: [project.name],
+      id: "none",
+      value: { projectId: null, workstreamId: null },
+      name: "no project",
+      matches: ["none", "no project"],
     },
-    ...(props.withWorkstreams
-      ? project.workstreams.map((stream) => ({
-          id: stream.id,
-          value: { projectId: project.id, workstreamId: stream.id },
-          name: stream.name,
-          note: project.name,
-          matches: [stream.name, project.name],
-        }))
-      : []),
-  ]);
-  picks.push({
-    id: "none",
-    value: { projectId: null, workstreamId: null },
-    name: "no project",
-    matches: ["none", "no project"],
-  });
+  ];
   const project = projects.find((one) => one.id === props.projectId);
   const stream = project?.workstreams.find((one) => one.id === props.workstreamId);
   return (
@@ -168,6 +179,7 @@ export function ProjectWord(
       picks={picks}
       isOpen={props.isOpen}
       onOpen={props.onOpen}
+      isQuiet={props.isQuiet}
       onPick={props.onPick}
       width={180}
     />

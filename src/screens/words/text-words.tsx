@@ -1,6 +1,7 @@
 "use client";
 
-import { useState } from "react";
+import { type CSSProperties, type ReactNode, type RefObject, useEffect, useRef, useState } from "react";
+import { createPortal } from "react-dom";
 import { readTypedDate } from "../../core/time/dates-in-words";
 import type { Moment } from "../../core/time/moment";
 import { sayDay, sayDistance } from "../../core/time/say-day";
@@ -79,12 +80,13 @@ export function DueWord(props: {
   readonly isOpen: boolean;
   readonly onOpen: (isOpen: boolean) => void;
   readonly onSave: (due: DueView | null) => Promise<boolean>;
+  readonly isQuiet?: boolean;
 }) {
   if (!props.isOpen) {
     return (
       <button
         type="button"
-        className={`word ${props.due ? "" : "is-missing"}`}
+        className={`word ${props.due ? "" : "is-missing"} ${props.isQuiet ? "is-quiet" : ""}`}
         onClick={() => props.onOpen(true)}
         title="Change the due date"
       >
@@ -104,6 +106,7 @@ function DueField(props: {
 }) {
   const house = useHouse();
   const { now, today, calendar } = useToday();
+  const field = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState("");
   const [isTouched, setTouched] = useState(false);
   const read = readDue(typed, now, house);
@@ -112,8 +115,9 @@ function DueField(props: {
     if (await props.onSave(due)) props.onOpen(false);
   };
   return (
-    <span className="relative inline-block">
+    <span className="inline-block">
       <input
+        ref={field}
         autoFocus
         aria-label="Due"
         aria-invalid={isTouched && read.kind === "unclear"}
@@ -140,11 +144,7 @@ function DueField(props: {
             void save(read.kind === "none" ? null : { day: read.date.day, time: read.date.time, zone: house.zone });
         }}
       />
-      <span
-        id="due-gloss"
-        role="status"
-        className="gloss absolute left-0 top-full mt-1 block w-max whitespace-normal font-medium"
-      >
+      <Beside field={field}>
         {typed.trim() === "" ? (
           <>
             {others.length > 1 && <span className="block px-2 pt-1 text-soft">The words could also mean:</span>}
@@ -173,8 +173,44 @@ function DueField(props: {
             <span className="text-soft">{sayDistance(read.date.day, today, calendar)}</span>
           </span>
         )}
-      </span>
+      </Beside>
     </span>
+  );
+}
+
+/** Room that the gloss of a field may need below it; where there is less, it stands above. */
+const GLOSS_HEIGHT = 170;
+const GLOSS_WIDTH = 330;
+
+/** How a field's words are understood, beside the field and above everything else, so that no list cuts it off. */
+function Beside({ field, children }: { field: RefObject<HTMLInputElement | null>; children: ReactNode }) {
+  const [place, setPlace] = useState<CSSProperties | null>(null);
+  useEffect(() => {
+    const measure = () => {
+      const box = field.current?.getBoundingClientRect();
+      if (!box) return;
+      const left = Math.max(8, Math.min(box.left, window.innerWidth - GLOSS_WIDTH - 8));
+      const isBelow = box.bottom + GLOSS_HEIGHT < window.innerHeight;
+      setPlace({ left, ...(isBelow ? { top: box.bottom + 4 } : { bottom: window.innerHeight - box.top + 4 }) });
+    };
+    measure();
+    window.addEventListener("scroll", measure, true);
+    window.addEventListener("resize", measure);
+    return () => {
+      window.removeEventListener("scroll", measure, true);
+      window.removeEventListener("resize", measure);
+    };
+  }, [field]);
+  return createPortal(
+    <span
+      id="due-gloss"
+      role="status"
+      className="gloss fixed block w-max whitespace-normal text-[13px] font-medium"
+      style={place ?? { visibility: "hidden" }}
+    >
+      {children}
+    </span>,
+    document.body,
   );
 }
 

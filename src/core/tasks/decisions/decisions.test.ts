@@ -188,7 +188,7 @@ test("undoing any run of changes, last first, gives back every row as it was", (
         for (const entry of entries.reverse()) {
           const writes = written(
             undo({
-              entry: { isUndone: false, changes: [entry], about: ["t"] },
+              entry: { seq: 7, isUndone: false, changes: [entry], about: ["t"] },
               rows: new Map([["t", row]]),
               touchedLater: new Map(),
             }),
@@ -207,13 +207,13 @@ test("undoing any run of changes, last first, gives back every row as it was", (
 test("an undo never takes what somebody built on since", () => {
   const made = { row: "task" as const, id: "t", before: null, after: { title: "New" } };
   const facts = {
-    entry: { isUndone: false, changes: [made], about: ["t"] },
+    entry: { seq: 7, isUndone: false, changes: [made], about: ["t"] },
     rows: new Map([["t", { title: "New" }]]),
     touchedLater: new Map([["t", "Suki Aldane"]]),
   };
   expect(undo(facts)).toMatchObject({ ok: false, refusal: { code: "built upon", by: "Suki Aldane" } });
   expect(undo({ ...facts, touchedLater: new Map() })).toMatchObject({ ok: true, writes: [{ id: "t", values: null }] });
-  expect(undo({ ...facts, entry: { ...facts.entry, isUndone: true } })).toMatchObject({
+  expect(undo({ ...facts, entry: { ...facts.entry, seq: 7, isUndone: true } })).toMatchObject({
     ok: false,
     refusal: { code: "already undone" },
   });

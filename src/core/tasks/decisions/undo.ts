@@ -3,6 +3,7 @@ import { type Change, type Outcome, type RowValues, refused, type Write } from "
 /** An entry of the history and what has become of its rows, as undoing it is decided on. */
 export interface UndoFacts {
   readonly entry: {
+    readonly seq: number;
     readonly isUndone: boolean;
     readonly changes: readonly Change[];
     readonly about: readonly string[];
@@ -39,5 +40,5 @@ export function undo(facts: UndoFacts): Outcome {
       writes.push({ row: change.row, id: change.id, isNew: false, values: change.before });
     }
   }
-  return { ok: true, writes, about: facts.entry.about };
+  return { ok: true, writes, about: facts.entry.about, undoes: facts.entry.seq };
 }
