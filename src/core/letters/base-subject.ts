@@ -20,3 +20,10 @@ export function baseSubject(subject: string): string {
     if (rest === before) return rest;
   }
 }
+
+/** Whether a subject is marked as an answer: "Re: Bolts", "AW: Bolts", "[list] Re[2]: Bolts"; not a forward. */
+export function isReplySubject(subject: string): boolean {
+  return /^\s*(?:\[[^[\]]{1,60}\]\s*)*(?:re|aw|sv|vs|antw|odp|rif|ref|res|ynt|vá|sbj|回复|答复|返信)\s*(?:\[[^\]]{0,20}\]|\(\d{1,3}\))?\s*[:：]/iu.test(
+    subject,
+  );
+}

@@ -44,9 +44,9 @@ function clean(text: string): string {
   return text.replaceAll("\u0000", "").toWellFormed();
 }
 
-/** Every "<…>" of a header, without the brackets, in its order (RFC 5322 section 3.6.4). */
+/** Every "<…>" of a header, without the brackets, in its order (RFC 5322 section 3.6.4; a quoted part may hold spaces). */
 function messageIds(value: string | undefined): string[] {
-  return [...(value ?? "").slice(0, 40_000).matchAll(/<([^<>\s]{1,500})>/g)]
+  return [...(value ?? "").slice(0, 40_000).matchAll(/<((?:"[^"<>\r\n]{1,250}"|[^<>\s"]){1,250})>/g)]
     .map((match) => clean(match[1]!))
     .slice(-MOST_REFERENCES);
 }
@@ -103,7 +103,9 @@ export async function parseLetter(raw: Uint8Array): Promise<ParsedLetter> {
     .trim()
     .slice(0, LONGEST_SUBJECT);
   const text = lettersText(mail);
-  const references = [...new Set([...messageIds(mail.references), ...messageIds(mail.inReplyTo)])];
+  // RFC 5256, REFS: where References names nothing, the first of In-Reply-To.
+  const named = messageIds(mail.references);
+  const references = [...new Set(named.length > 0 ? named : messageIds(mail.inReplyTo).slice(0, 1))];
   const isForward = /^\s*(?:fwd?|wg|tr|rv|vl|doorst)\s*:/i.test(subject);
   const priority =
     mail.headers.find((header) => header.key === "importance" || header.key === "x-priority")?.value ?? "";
