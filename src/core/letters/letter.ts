@@ -17,7 +17,7 @@ export interface LetterFile {
 
 /** A stretch of the text: what is new in this letter, and what is not. */
 export interface TextPart {
-  readonly kind: "new" | "quoted" | "signature" | "forwarded";
+  readonly kind: "new" | "quoted" | "signature" | "forwarded" | "footer";
   readonly start: number;
   readonly end: number;
 }

@@ -1,3 +1,12 @@
+import { isLegalNote, isListFooter, isProgramNote, isRule, isSignatureMark } from "./footers";
+import {
+  attributionAt,
+  headerBlockLength,
+  isForwardMark,
+  isOriginalMark,
+  isQuoted,
+  ownQuoteSign,
+} from "./history-marks";
 import type { TextPart } from "./letter";
 
 interface Line {
@@ -5,6 +14,8 @@ interface Line {
   readonly end: number;
   readonly text: string;
 }
+
+type Kind = TextPart["kind"];
 
 function linesOf(text: string): Line[] {
   const lines: Line[] = [];
@@ -18,85 +29,193 @@ function linesOf(text: string): Line[] {
   return lines;
 }
 
-const QUOTE_SIGN = /^\s{0,3}(?:[>|]|\w{1,3}>)/;
-const WROTE = /(?:\bwrote|\bschrieb|\ba écrit|\bha scritto|\bescribió|\bschreef|\bskrev|\bnapisał)\b.{0,60}:\s*$/i;
-const WROTE_LEAD = /^\s*(?:on|am|le|il|el|op|den|w dniu|at)\b/i;
-const HISTORY_MARK =
-  /^\s*-{2,}\s*(?:original message|original appointment|ursprüngliche nachricht|message d'origine)\s*-{2,}\s*$/i;
-const FORWARD_MARK =
-  /^\s*(?:-{2,}\s*(?:forwarded message|weitergeleitete nachricht|message transféré|original message)(?: from .{1,80})?\s*-{2,}|begin forwarded message:)\s*$/i;
-const HEADER_LINE =
-  /^\s*\*?(?:from|von|de|da|sent|gesendet|envoyé|date|datum|to|an|à|cc|subject|betreff|objet)\s*:\*?\s/i;
-const UNDERLINES = /^\s*_{20,}\s*$/;
-const SIGNATURE_MARK = /^-- ?$/;
-const LIST_FOOTER = /^_{10,}$|^-{10,}$/;
+/** Lines of a signature at the most; what runs longer is a letter under a dash. */
+const LONGEST_SIGNATURE_LINES = 40;
 
-/** Lines below which a farewell is looked for at the foot of a letter, and how many lines a signature may have. */
-const LONGEST_SIGNATURE_LINES = 12;
+/** Lines of a list's footer at the most, counted from the rule above it. */
+const LONGEST_FOOTER_LINES = 16;
 
-function isHeaderBlock(lines: readonly Line[], at: number): boolean {
-  if (!HEADER_LINE.test(lines[at]?.text ?? "") || !/^\s*\*?(?:from|von|de|da)\s*:/i.test(lines[at]!.text)) return false;
-  let count = 0;
-  for (let i = at; i < Math.min(at + 6, lines.length); i += 1) if (HEADER_LINE.test(lines[i]!.text)) count += 1;
-  return count >= 3;
-}
+/** The kinds of the lines of one letter while they are found out. */
+class Splitter {
+  readonly kinds: Kind[];
+  /** Where in a line something else begins: "reply On Wed … wrote:". */
+  readonly cuts = new Map<number, number>();
+  private readonly texts: readonly string[];
+  /** A sign of the writer's own before quoted lines ("--]"), once an attribution has shown it. */
+  private ownSign: string | null = null;
+  private lastSigned: number | undefined;
+  private hasNewAbove = false;
 
-function wroteLength(lines: readonly Line[], at: number): number {
-  const one = lines[at]!.text;
-  if (WROTE.test(one) && (WROTE_LEAD.test(one) || QUOTE_SIGN.test(lines[at + 1]?.text ?? "") || /@|\d{4}/.test(one)))
-    return 1;
-  // The line is folded by most programs: "On Tue, 24 Nov 2026 at 08:12, Colm Hartnell\n<colm@…> wrote:".
-  const two = `${one} ${lines[at + 1]?.text ?? ""}`;
-  return WROTE_LEAD.test(one) && /\d/.test(one) && !QUOTE_SIGN.test(one) && WROTE.test(two) && two.length < 300 ? 2 : 0;
+  constructor(
+    lines: readonly Line[],
+    private readonly isForward: boolean,
+  ) {
+    this.texts = lines.map((line) => line.text);
+    this.kinds = lines.map(() => "new");
+  }
+
+  split(): void {
+    this.markHistory();
+    this.markSignature();
+    this.markListFooter();
+    this.markLegalNotes();
+    // A blank line belongs to what stands before it, so that parts do not fall apart into single lines.
+    for (let i = 1; i < this.texts.length; i += 1)
+      if (this.texts[i] === "" && this.kinds[i] === "new") this.kinds[i] = this.kinds[i - 1]!;
+  }
+
+  private fill(from: number, to: number, kind: Kind): void {
+    for (let i = from; i < to; i += 1) this.kinds[i] = kind;
+  }
+
+  /** Quoted lines, and what follows a mark of history or of forwarding to the end. */
+  private markHistory(): void {
+    const { texts } = this;
+    for (let i = 0; i < texts.length; i += 1) {
+      const line = texts[i]!;
+      if (line === "") continue;
+      if ((isQuoted(line) && !this.isEscapedFrom(i)) || this.isBrokenQuote(i) || this.hasOwnSign(line)) {
+        this.kinds[i] = "quoted";
+        continue;
+      }
+      if (isForwardMark(line)) {
+        this.fill(i, texts.length, "forwarded");
+        return;
+      }
+      const headers = headerBlockLength(texts, i);
+      const marked = isOriginalMark(line) || this.isRuleAboveHeaders(i) ? 1 : 0;
+      const block = marked === 1 ? marked + headerBlockLength(texts, i + 1) : headers;
+      if (block > 0 && this.isAnsweredBelow(i, block)) {
+        this.fill(i, i + block, "quoted");
+        i += block - 1;
+        continue;
+      }
+      if (block > 0) {
+        // Without a mark of its own a block of headers is an answer's history, or what a "Fwd:" passes on.
+        const isPassedOn = this.isForward && !this.kinds.includes("quoted");
+        this.fill(i, texts.length, isPassedOn ? "forwarded" : "quoted");
+        return;
+      }
+      const attribution = attributionAt(texts, i);
+      if (!attribution) {
+        this.hasNewAbove = true;
+        continue;
+      }
+      if (attribution.from > 0) this.cuts.set(i, attribution.from);
+      else this.kinds[i] = "quoted";
+      this.fill(i + 1, i + attribution.count, "quoted");
+      const below = i + attribution.count;
+      const following = this.nextWords(below);
+      this.ownSign ??= ownQuoteSign(texts, below);
+      // Where the quotation below has no signs, all of it is history; with signs, answers between the lines stay new.
+      if (following !== undefined && !isQuoted(following) && !this.hasOwnSign(following)) {
+        this.fill(below, texts.length, "quoted");
+        return;
+      }
+      i = below - 1;
+    }
+  }
+
+  /**
+   * Headers in place of "On … wrote:": where the quotation below them has signs and nothing new stands above, the answer
+   * stands between the quoted lines.
+   */
+  private isAnsweredBelow(at: number, block: number): boolean {
+    if (isQuoted(this.nextWords(at + block) ?? "")) return true;
+    const below = at + block;
+    this.lastSigned ??= this.texts.findLastIndex(isQuoted);
+    return !this.hasNewAbove && this.lastSigned >= below;
+  }
+
+  private hasOwnSign(line: string): boolean {
+    return this.ownSign !== null && line.startsWith(this.ownSign);
+  }
+
+  /** ">From the top" alone among unquoted lines: a mailbox file has put the sign there (RFC 4155). */
+  private isEscapedFrom(at: number): boolean {
+    return (
+      /^>From /.test(this.texts[at]!) && !isQuoted(this.texts[at - 1] ?? "") && !isQuoted(this.texts[at + 1] ?? "")
+    );
+  }
+
+  /** The end of a quoted link that a program has broken over the line: no answer begins with such signs. */
+  private isBrokenQuote(at: number): boolean {
+    return (
+      /^\s*[(_=&?/%]\S/.test(this.texts[at]!) &&
+      isQuoted(this.texts[at - 1] ?? "") &&
+      isQuoted(this.texts[at + 1] ?? "")
+    );
+  }
+
+  private isRuleAboveHeaders(at: number): boolean {
+    return isRule(this.texts[at]!) && headerBlockLength(this.texts, at + 1) > 0;
+  }
+
+  /** From "-- " on, up to the history below it; and lines that a program adds of its own accord. */
+  private markSignature(): void {
+    const lastOfNew = this.texts.findLastIndex((text, i) => text !== "" && this.kinds[i] === "new");
+    for (const [i, line] of this.texts.entries()) {
+      if (this.kinds[i] !== "new") continue;
+      if (i === lastOfNew && isProgramNote(line)) this.kinds[i] = "signature";
+      if (!isSignatureMark(line)) continue;
+      let end = i;
+      while (end - i <= LONGEST_SIGNATURE_LINES && end < this.texts.length && this.kinds[end] === "new") end += 1;
+      if (end - i <= LONGEST_SIGNATURE_LINES) this.fill(i, end, "signature");
+    }
+  }
+
+  private nextWords(from: number): string | undefined {
+    for (let i = from; i < this.texts.length; i += 1) if (this.texts[i] !== "") return this.texts[i];
+    return undefined;
+  }
+
+  /** Below the last rule of the letter, where what stands there speaks of a list. */
+  private markListFooter(): void {
+    const { texts } = this;
+    for (let i = Math.max(0, texts.length - LONGEST_FOOTER_LINES); i < texts.length; i += 1) {
+      if (!isRule(texts[i]!) || (this.kinds[i] !== "new" && this.kinds[i] !== "signature")) continue;
+      if (texts.slice(i + 1).some((text) => isQuoted(text)) || !isListFooter(texts.slice(i + 1))) continue;
+      this.fill(i, texts.length, "footer");
+      return;
+    }
+  }
+
+  /** Paragraphs of new text or of a signature that only speak for the firm's lawyers. */
+  private markLegalNotes(): void {
+    let from = 0;
+    for (let i = 0; i <= this.texts.length; i += 1) {
+      if (i < this.texts.length && this.texts[i] !== "") continue;
+      if (from < i && this.kinds[from] === "new" && from > 0 && isLegalNote(this.texts.slice(from, i).join(" ")))
+        this.fill(from, i, "footer");
+      from = i + 1;
+    }
+  }
 }
 
 /**
- * Tells what is new in a letter from what is quoted, forwarded, or its signature. The parts follow one another without
- * gaps from 0 to the end. What stands between quoted lines is new. Nothing is left out: a part is only a label.
- * RFC 3676 section 4.3 for "-- "; quote signs, "On … wrote:" and header blocks are common practice of mail programs.
+ * Tells what is new in a letter from what is quoted, forwarded, its signature and standing footers. The parts follow one
+ * another without gaps from 0 to the end, and nothing is left out: a part is only a label. What stands between quoted
+ * lines is new. RFC 3676 section 4.3 for "-- "; the rest is common practice of mail programs (see history-marks, footers).
+ * @param isForward whether the subject says that a letter is passed on
  */
 export function splitText(text: string, isForward: boolean): TextPart[] {
   const lines = linesOf(text);
-  const kinds: TextPart["kind"][] = lines.map(() => "new");
-  let rest: TextPart["kind"] | null = null;
-  for (let i = 0; i < lines.length; i += 1) {
-    const line = lines[i]!.text;
-    if (rest) {
-      kinds[i] = rest;
-      continue;
-    }
-    const isMark =
-      FORWARD_MARK.test(line) || HISTORY_MARK.test(line) || (UNDERLINES.test(line) && isHeaderBlock(lines, i + 1));
-    if (isMark || isHeaderBlock(lines, i)) {
-      rest = isForward ? "forwarded" : "quoted";
-      kinds[i] = rest;
-      continue;
-    }
-    const wrote = wroteLength(lines, i);
-    if (wrote > 0) {
-      for (let j = 0; j < wrote; j += 1) kinds[i + j] = "quoted";
-      i += wrote - 1;
-      // Where the quotation below has no signs, all of it is history; with signs, answers between the lines stay new.
-      const following = lines.slice(i + 1).find((other) => other.text !== "");
-      if (following && !QUOTE_SIGN.test(following.text)) rest = "quoted";
-      continue;
-    }
-    if (QUOTE_SIGN.test(line)) kinds[i] = "quoted";
-    else if (SIGNATURE_MARK.test(lines[i]!.text) && lines.length - i <= LONGEST_SIGNATURE_LINES + 40) {
-      for (let j = i; j < lines.length && !QUOTE_SIGN.test(lines[j]!.text) && wroteLength(lines, j) === 0; j += 1) {
-        kinds[j] = "signature";
-        i = j;
-      }
-    } else if (LIST_FOOTER.test(line) && i > 0 && lines.length - i <= LONGEST_SIGNATURE_LINES && i > lines.length / 2)
-      rest = "signature";
-  }
-  // A blank line belongs to what stands before it, so that parts do not fall apart into single lines.
-  for (let i = 1; i < lines.length; i += 1) if (lines[i]!.text === "" && kinds[i] === "new") kinds[i] = kinds[i - 1]!;
+  const splitter = new Splitter(lines, isForward);
+  splitter.split();
   const parts: TextPart[] = [];
-  for (const [i, line] of lines.entries()) {
+  const add = (kind: Kind, start: number, end: number) => {
     const last = parts.at(-1);
-    if (last && last.kind === kinds[i]) parts[parts.length - 1] = { ...last, end: line.end };
-    else parts.push({ kind: kinds[i]!, start: line.start, end: line.end });
+    if (start >= end) return;
+    if (last && last.kind === kind) parts[parts.length - 1] = { ...last, end };
+    else parts.push({ kind, start, end });
+  };
+  for (const [i, line] of lines.entries()) {
+    const cut = splitter.cuts.get(i);
+    if (cut === undefined) add(splitter.kinds[i]!, line.start, line.end);
+    else {
+      add("new", line.start, line.start + cut);
+      add("quoted", line.start + cut, line.end);
+    }
   }
   return parts;
 }

@@ -175,6 +175,7 @@ const FOLD_NAMES: Readonly<Record<Paragraph["kind"], string>> = {
   quoted: "quoted text",
   signature: "the signature",
   forwarded: "the forwarded letter",
+  footer: "the footer",
 };
 
 function Folded({
