@@ -1,7 +1,8 @@
 import crypto from "node:crypto";
 import { sql } from "drizzle-orm";
 import type { Letter } from "../core/letters/letter";
-import { LARGEST_MESSAGE_BYTES, parseLetter } from "../core/letters/parse-letter";
+import { LARGEST_MESSAGE_BYTES } from "../core/letters/mime";
+import { parseLetter } from "../core/letters/parse-letter";
 import { readLetter } from "../core/reading/read-letter";
 import type { FoundSlip } from "../core/reading/slip";
 import type { Database } from "../data/engine/database";

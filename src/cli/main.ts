@@ -9,6 +9,8 @@ const HELP = `jam: mail into shared tasks
                                 bring mail in: .eml, mbox, Maildir, folders of them;
                                 --for makes it the personal mail of a member, --as names the way in
   jam letters --json            list the letters that are kept, one JSON object a line
+  jam mail --json PATH…         what is understood of letters in files, one JSON object a message; nothing is brought in
+  jam threads --json PATH…      the conversations of letters in files, one JSON object a conversation
   jam person ADDRESS NAME [--work WHAT]
                                 add a member; the password is asked for on standard input (empty: no sign-in)
 `;
@@ -24,6 +26,10 @@ async function run(words: readonly string[]): Promise<number> {
       return (await import("./import")).importCommand(rest);
     case "letters":
       return (await import("./letters")).lettersCommand(rest);
+    case "mail":
+      return (await import("./mail")).mailCommand(rest);
+    case "threads":
+      return (await import("./threads")).threadsCommand(rest);
     case "person":
       return (await import("./person")).personCommand(rest);
     case undefined:
@@ -35,6 +41,12 @@ async function run(words: readonly string[]): Promise<number> {
       throw new WrongCall(`There is no command “${command}”.\n\n${HELP}`);
   }
 }
+
+// "jam letters | head" closes the pipe early: that is no fault.
+process.stdout.on("error", (error: NodeJS.ErrnoException) => {
+  if (error.code === "EPIPE") process.exit(0);
+  throw error;
+});
 
 try {
   process.exitCode = await run(process.argv.slice(2));

@@ -1,11 +1,15 @@
 import fs from "node:fs";
 import path from "node:path";
 import { isMbox, messagesOfMbox } from "../core/exchange/mbox";
-import { LARGEST_MESSAGE_BYTES } from "../core/letters/parse-letter";
+import { LARGEST_MESSAGE_BYTES } from "../core/letters/mime";
 
 /** A message found in a file: its bytes, or why there are none. */
 export interface FoundMessage {
+  /** Where it was found, in words for people. */
   readonly source: string;
+  /** Path of the file, and which of its letters this is where it holds several (from 1), else null. */
+  readonly file: string;
+  readonly number: number | null;
   readonly raw: Uint8Array | null;
   readonly why: string | null;
 }
@@ -67,6 +71,23 @@ function beginsLikeMail(head: Buffer): boolean {
   );
 }
 
+function found(file: string, raw: Uint8Array | null, why: string | null): FoundMessage {
+  return { source: file, file, number: null, raw, why };
+}
+
+/** The messages of an mbox; one that holds a single message is that message. */
+async function* messagesOfBox(file: string, bytes: AsyncIterable<Uint8Array>): AsyncGenerator<FoundMessage> {
+  let held: { raw: Uint8Array | null; why: string | null } | null = null;
+  let number = 0;
+  const numbered = (): FoundMessage => ({ ...held!, source: `${file}, letter ${number}`, file, number });
+  for await (const { raw, tooLarge: size } of messagesOfMbox(bytes, LARGEST_MESSAGE_BYTES)) {
+    if (held) yield numbered();
+    number += 1;
+    held = size === null ? { raw, why: null } : { raw: null, why: tooLarge(size) };
+  }
+  if (held) yield number === 1 ? found(file, held.raw, held.why) : numbered();
+}
+
 /** Every message in the files below a path (.eml, mbox, Maildir, folders of them), one after the other. */
 export async function* messagesUnder(root: string): AsyncGenerator<FoundMessage> {
   for await (const file of filesUnder(root)) {
@@ -74,30 +95,19 @@ export async function* messagesUnder(root: string): AsyncGenerator<FoundMessage>
       const size = fs.statSync(file.path).size;
       const head = headOf(file.path);
       if (isMbox(head)) {
-        let number = 0;
-        for await (const message of messagesOfMbox(
-          fs.createReadStream(file.path, { highWaterMark: 1_048_576 }),
-          LARGEST_MESSAGE_BYTES,
-        )) {
-          number += 1;
-          const source = `${file.path}, letter ${number}`;
-          if (message.tooLarge !== null) yield { source, raw: null, why: tooLarge(message.tooLarge) };
-          else yield { source, raw: message.raw, why: null };
-        }
-      } else if (size > LARGEST_MESSAGE_BYTES) yield { source: file.path, raw: null, why: tooLarge(size) };
+        const bytes = fs.createReadStream(file.path, { highWaterMark: 1_048_576 });
+        yield* messagesOfBox(file.path, bytes);
+      } else if (size > LARGEST_MESSAGE_BYTES) yield found(file.path, null, tooLarge(size));
       else if (!file.isMeant && !beginsLikeMail(head))
-        yield {
-          source: file.path,
-          raw: null,
-          why: "This is no mail: it does not begin with header lines. The file was left where it is.",
-        };
-      else yield { source: file.path, raw: fs.readFileSync(file.path), why: null };
+        yield found(
+          file.path,
+          null,
+          "This is no mail: it does not begin with header lines. The file was left where it is.",
+        );
+      else yield found(file.path, fs.readFileSync(file.path), null);
     } catch (error) {
-      yield {
-        source: file.path,
-        raw: null,
-        why: `The file cannot be opened: ${error instanceof Error ? error.message : "unknown fault"}`,
-      };
+      const fault = error instanceof Error ? error.message : "unknown fault";
+      yield found(file.path, null, `The file cannot be opened: ${fault}`);
     }
   }
 }
@@ -120,14 +130,7 @@ export async function* messagesOfUpload(name: string, chunks: AsyncIterable<Uint
     }
   }
   if (isMbox(held)) {
-    let number = 0;
-    for await (const message of messagesOfMbox(all(), LARGEST_MESSAGE_BYTES)) {
-      number += 1;
-      const source = `${name}, letter ${number}`;
-      yield message.tooLarge === null
-        ? { source, raw: message.raw, why: null }
-        : { source, raw: null, why: tooLarge(message.tooLarge) };
-    }
+    yield* messagesOfBox(name, all());
     return;
   }
   const pieces: Uint8Array[] = [];
@@ -137,9 +140,7 @@ export async function* messagesOfUpload(name: string, chunks: AsyncIterable<Uint
     if (size <= LARGEST_MESSAGE_BYTES) pieces.push(piece);
     else pieces.length = 0;
   }
-  yield size > LARGEST_MESSAGE_BYTES
-    ? { source: name, raw: null, why: tooLarge(size) }
-    : { source: name, raw: Buffer.concat(pieces), why: null };
+  yield size > LARGEST_MESSAGE_BYTES ? found(name, null, tooLarge(size)) : found(name, Buffer.concat(pieces), null);
 }
 
 function tooLarge(size: number): string {

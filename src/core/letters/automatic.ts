@@ -7,21 +7,27 @@ export interface HeaderField {
 }
 
 const AWAY_SUBJECT =
-  /^\s*(?:automatic reply|auto(?:matic)?[- ]?response|out of (?:the )?office|abwesenheitsnotiz|réponse automatique|away from the office)\b/i;
+  /^\s*(?:automatic reply|auto(?:matic)?[- ]?(?:response|reply)|autoreply|out of (?:the )?office|abwesenheits(?:notiz|assistent)|automatische antwort|réponse automatique|absence du bureau|respuesta automática|fuera de la oficina|risposta automatica|fuori sede|automatisch antwoord|afwezigheid|autosvar|frånvaro|fravær|poissaolo|odpowiedź automatyczna|resposta automática|away from (?:the office|my (?:mail|desk))|(?:on )?vacation (?:reply|message))(?=[\s:!.,]|$)/iu;
 
 /**
  * Whether a machine wrote a letter, and what kind of one: by RFC 3834 (Auto-Submitted), RFC 3464 and 3798 (reports),
- * RFC 2919 and 2369 (lists), and the older headers that mean the same (Precedence, X-Autoreply). Null for a person's letter.
+ * RFC 2919 and 2369 (lists), RFC 6047 (calendar programs), and the older headers that mean the same (Precedence,
+ * X-Autoreply). Null for a person's letter.
+ * @param calendarMethod METHOD of a calendar part, lower case; answers and cancellations are sent by calendar programs
  */
 export function automaticKind(
   headers: readonly HeaderField[],
   subject: string,
   fromAddress: string,
+  calendarMethod = "",
 ): AutomaticKind | null {
   const value = (key: string) => headers.find((header) => header.key === key)?.value.toLowerCase() ?? "";
   const has = (key: string) => headers.some((header) => header.key === key);
   const type = value("content-type");
-  if (type.includes("multipart/report")) return type.includes("disposition-notification") ? "receipt" : "bounce";
+  if (type.includes("multipart/report")) {
+    if (type.includes("disposition-notification")) return "receipt";
+    if (!type.includes("feedback-report")) return "bounce";
+  }
   const returnPath = value("return-path").trim();
   if (
     /^(?:mailer-daemon|postmaster)@/.test(fromAddress) &&
@@ -33,10 +39,13 @@ export function automaticKind(
     submitted.startsWith("auto-replied") ||
     has("x-autoreply") ||
     has("x-autorespond") ||
+    has("x-mail-autoreply") ||
     value("precedence") === "auto_reply"
   )
     return "automatic reply";
   if (AWAY_SUBJECT.test(subject)) return "automatic reply";
+  if (/^(?:request|reply|cancel|counter|declinecounter|refresh|add)$/.test(calendarMethod)) return "calendar";
+  if (/^\s*text\/calendar/.test(type)) return "calendar";
   if (has("list-id") || has("list-post")) return has("list-post") ? "list" : "newsletter";
   if (has("list-unsubscribe") || /^(?:bulk|junk)$/.test(value("precedence").trim())) return "newsletter";
   if (value("precedence").trim() === "list") return "list";

@@ -34,13 +34,18 @@ export function peopleIn(letter: Pick<JoinableLetter, "from" | "to" | "cc">): st
     .filter((address) => address !== "");
 }
 
+/** An answer by its subject that refers to nothing: its mail program has dropped the references. */
+function isDroppedAnswer(letter: JoinableLetter): boolean {
+  return letter.references.length === 0 && !letter.automatic && letter.from !== null && isReplySubject(letter.subject);
+}
+
 /**
  * Whether a letter whose mail program dropped the references answers in a conversation: its subject is marked as an answer
  * to the conversation's (RFC 5256 section 2.1), its writer took part before, one of those it goes to did too, and no more
  * than 30 days have passed. A stranger who uses the same subject is never joined.
  */
 export function mayContinue(letter: JoinableLetter, conversation: JoinableConversation): boolean {
-  if (letter.references.length > 0 || letter.automatic || !letter.from || !isReplySubject(letter.subject)) return false;
+  if (!isDroppedAnswer(letter) || !letter.from) return false;
   const subject = baseSubject(letter.subject).toLowerCase();
   if (subject === "" || subject !== conversation.baseSubject.toLowerCase()) return false;
   const pause = (letter.sentAt ?? conversation.lastAt) - conversation.lastAt;
@@ -113,23 +118,27 @@ function joinBySubject(
   forest: Forest,
 ): void {
   // Conversations met so far, by base subject: only those are looked at.
-  const met = new Map<string, { root: string; lastAt: number; people: Set<string> }[]>();
+  const met = new Map<string, Map<string, { lastAt: number; people: Set<string> }>>();
   for (const letter of byDate) {
     const subject = baseSubject(letter.subject).toLowerCase();
-    const candidates = met.get(subject) ?? [];
-    const root = () => forest.rootOf(idOf(letter));
-    const fitting = candidates.findLast(
-      (one) => forest.rootOf(one.root) !== root() && mayContinue(letter, { ...one, baseSubject: subject }),
-    );
-    if (fitting) forest.hang(root(), forest.rootOf(fitting.root));
-    const here = candidates.find((one) => forest.rootOf(one.root) === root());
+    const candidates = met.get(subject) ?? new Map<string, { lastAt: number; people: Set<string> }>();
+    met.set(subject, candidates);
+    const alone = forest.rootOf(idOf(letter));
+    if (isDroppedAnswer(letter)) {
+      const fitting = [...candidates].findLast(
+        ([root, one]) => root !== alone && mayContinue(letter, { ...one, baseSubject: subject }),
+      );
+      if (fitting) {
+        forest.hang(alone, fitting[0]);
+        for (const address of candidates.get(alone)?.people ?? []) fitting[1].people.add(address);
+        candidates.delete(alone);
+      }
+    }
+    const root = forest.rootOf(idOf(letter));
+    const here = candidates.get(root);
     if (here) {
       here.lastAt = Math.max(here.lastAt, letter.sentAt ?? here.lastAt);
       for (const address of peopleIn(letter)) here.people.add(address);
-    } else
-      met.set(subject, [
-        ...candidates,
-        { root: root(), lastAt: letter.sentAt ?? 0, people: new Set(peopleIn(letter)) },
-      ]);
+    } else candidates.set(root, { lastAt: letter.sentAt ?? 0, people: new Set(peopleIn(letter)) });
   }
 }

@@ -13,6 +13,8 @@ export interface LetterFile {
   readonly size: number;
   /** The Content-ID without its brackets, where the HTML shows the file in its text. */
   readonly contentId: string | null;
+  /** Whether it came within a letter that is attached to this one. */
+  readonly isInner: boolean;
 }
 
 /** A stretch of the text: what is new in this letter, and what is not. */
@@ -22,8 +24,36 @@ export interface TextPart {
   readonly end: number;
 }
 
+/** A letter that a letter passes on: who wrote it and when, and where its own words stand in the text. */
+export interface PassedOn {
+  readonly from: Correspondent;
+  readonly to: readonly Correspondent[];
+  /** Milliseconds since 1970 UTC; null where its headers give no date that can be read. */
+  readonly sentAt: number | null;
+  readonly offset: string;
+  readonly subject: string;
+  readonly start: number;
+  readonly end: number;
+}
+
+/** Somebody whom a letter did not reach, or not yet. */
+export interface FailedDelivery {
+  readonly address: string;
+  /** The server keeps trying; nothing is lost yet. */
+  readonly isDelayed: boolean;
+  /** Why, in plain words; empty where the report does not say. */
+  readonly why: string;
+}
+
+/** What a report of a failed delivery says. */
+export interface Bounce {
+  readonly failed: readonly FailedDelivery[];
+  /** Message-ID of the letter that did not arrive, where the report returns it or its headers. */
+  readonly returnedId: string | null;
+}
+
 /** Why a machine is taken to have written a letter (RFC 3834, 2369, 2919, 3464, 3798). */
-export type AutomaticKind = "automatic reply" | "bounce" | "receipt" | "list" | "newsletter" | "notice";
+export type AutomaticKind = "automatic reply" | "bounce" | "receipt" | "calendar" | "list" | "newsletter" | "notice";
 
 /** What a message says, as far as it can be read; the raw message stays the truth. */
 export interface Letter {
@@ -44,6 +74,13 @@ export interface Letter {
   /** Whether there is HTML to show. */
   readonly hasHtml: boolean;
   readonly files: readonly LetterFile[];
+  readonly passedOn: PassedOn | null;
+  /** Whom a letter of ours did not reach, where this reports it. */
+  readonly bounce: Bounce | null;
+  /** Signed (RFC 8551, 3156): shown, and said so. Encrypted: kept, but not to be read here. */
+  readonly sealed: "signed" | "encrypted" | null;
   readonly automatic: AutomaticKind | null;
   readonly isUrgent: boolean;
+  /** What is wrong with the message, each as a sentence. */
+  readonly problems: readonly string[];
 }

@@ -1,13 +1,16 @@
-import PostalMime, { type Address, type Email } from "postal-mime";
+import type { Address, Email } from "postal-mime";
 import { automaticKind } from "./automatic";
+import { readBounce } from "./bounce";
+import { withoutC1 } from "./c1";
 import { readDateHeader } from "./date-header";
 import { safeFileName } from "./file-name";
 import { htmlToText } from "./html-text";
-import type { Correspondent, Letter } from "./letter";
+import type { AutomaticKind, Correspondent, Letter } from "./letter";
+import { attachedLetters, filesOf, looksLikeMail, readMime } from "./mime";
+import { passedOn } from "./passed-on";
+import { problemsOf } from "./problems";
+import { sealOf } from "./sealed";
 import { splitText } from "./split-text";
-
-/** Bytes of one message that are taken in at all; larger ones are refused with this figure. */
-export const LARGEST_MESSAGE_BYTES = 50 * 1024 * 1024;
 
 /** Characters of text that are shown and read; a letter beyond that is a file in disguise, whole in the raw message. */
 const LONGEST_TEXT = 200_000;
@@ -39,9 +42,12 @@ function peopleOf(addresses: readonly Address[] | undefined): Correspondent[] {
   return people;
 }
 
+/** Stands between a letter's own words and those of the letter that is attached to it. */
+const ATTACHED_LETTER = "---------- Forwarded message ----------";
+
 /** The database and the screen know no NUL, and half a surrogate pair is no character. */
 function clean(text: string): string {
-  return text.replaceAll("\u0000", "").toWellFormed();
+  return withoutC1(text.replaceAll("\u0000", "").toWellFormed());
 }
 
 /** Every "<…>" of a header, without the brackets, in its order (RFC 5322 section 3.6.4; a quoted part may hold spaces). */
@@ -51,33 +57,10 @@ function messageIds(value: string | undefined): string[] {
     .slice(-MOST_REFERENCES);
 }
 
-/** Reads the message with the limits of this product; a fault of the message becomes an exception of this function alone. */
-export async function readMime(raw: Uint8Array): Promise<Email> {
-  return PostalMime.parse(raw, {
-    maxNestingDepth: 100,
-    maxHeadersSize: 4 * 1024 * 1024,
-    maxRfc822NestingDepth: 20,
-    forceRfc822Attachments: true,
-  });
-}
-
 /** What `parseLetter` gives back: the letter, or the reason in words why it cannot be read. */
 export type ParsedLetter =
   | { readonly ok: true; readonly letter: Letter }
   | { readonly ok: false; readonly why: string };
-
-/** Whether bytes can be a message at all: a header field at their head (RFC 5322 section 2.2), and no binary. */
-function looksLikeMail(raw: Uint8Array): boolean {
-  const head = new TextDecoder("latin1").decode(raw.subarray(0, 4_096)).replace(/^[\r\n]+/, "");
-  const nuls = head.split("\u0000").length - 1;
-  return (
-    nuls < 3 &&
-    /^(?:>?From .*\r?\n)?[!-9;-~]{1,100}[ \t]*:/.test(head) &&
-    /(?:^|\n)(?:from|date|to|subject|received|message-id|return-path|mime-version|delivered-to|x-[\w-]+|content-type|sender|reply-to)[ \t]*:/i.test(
-      head,
-    )
-  );
-}
 
 /**
  * Reads a raw message (RFC 5322, MIME) into a letter. Never throws: what cannot be read comes back with the reason, so
@@ -102,11 +85,17 @@ export async function parseLetter(raw: Uint8Array): Promise<ParsedLetter> {
     .replace(/\s+/g, " ")
     .trim()
     .slice(0, LONGEST_SUBJECT);
-  const text = lettersText(mail);
+  const [only, ...others] = await attachedLetters(mail);
+  const kind = automaticKind(mail.headers, subject, from?.address ?? "", calendarMethod(mail));
+  const isPassingOn = only && others.length === 0 && (kind === null || kind === "list");
+  const text = isPassingOn ? withAttached(lettersText(mail), only) : lettersText(mail);
   // RFC 5256, REFS: where References names nothing, the first of In-Reply-To.
   const named = messageIds(mail.references);
   const references = [...new Set(named.length > 0 ? named : messageIds(mail.inReplyTo).slice(0, 1))];
   const isForward = /^\s*(?:fwd?|wg|tr|rv|vl|doorst)\s*:/i.test(subject);
+  const parts = splitText(text, isForward);
+  const offset = sent?.offset ?? "+00:00";
+  const bounce = mayReportFailure(kind, mail, subject) ? readBounce(mail, text) : null;
   const priority =
     mail.headers.find((header) => header.key === "importance" || header.key === "x-priority")?.value ?? "";
   return {
@@ -115,25 +104,67 @@ export async function parseLetter(raw: Uint8Array): Promise<ParsedLetter> {
       messageId: messageIds(mail.messageId)[0] ?? null,
       references,
       sentAt: sent?.at ?? null,
-      offset: sent?.offset ?? "+00:00",
+      offset,
       from,
       to: peopleOf(mail.to),
       cc: peopleOf(mail.cc),
       subject,
       text,
-      parts: splitText(text, isForward),
+      parts,
       hasHtml: (mail.html ?? "").trim() !== "",
-      files: mail.attachments.map((file, index) => ({
+      files: (await filesOf(mail)).map(({ part, isInner }, index) => ({
         index,
-        name: safeFileName(file.filename, index, file.mimeType),
-        type: /^[\w.+-]{1,80}\/[\w.+-]{1,80}$/.test(file.mimeType) ? file.mimeType : "application/octet-stream",
-        size: (file.content as ArrayBuffer).byteLength,
-        contentId: file.contentId?.replace(/^<|>$/g, "") ?? null,
+        name: safeFileName(part.filename, index, part.mimeType),
+        type: /^[\w.+-]{1,80}\/[\w.+-]{1,80}$/.test(part.mimeType) ? part.mimeType : "application/octet-stream",
+        size: (part.content as ArrayBuffer).byteLength,
+        contentId: part.contentId?.replace(/^<|>$/g, "") ?? null,
+        isInner,
       })),
-      automatic: automaticKind(mail.headers, subject, from?.address ?? ""),
+      passedOn: passedOn(text, parts, offset),
+      bounce,
+      sealed: sealOf(mail, text),
+      automatic: bounce ? "bounce" : kind,
       isUrgent: /^\s*(?:high|1|2)\b/i.test(priority),
+      problems: problemsOf(mail, raw, sent !== null),
     },
   };
+}
+
+/** METHOD of a calendar part that comes with the letter (RFC 6047 section 2.4), lower case; empty where there is none. */
+function calendarMethod(mail: Email): string {
+  const part = mail.attachments.find((one) => one.mimeType === "text/calendar");
+  if (!part) return "";
+  const text = new TextDecoder().decode((part.content as ArrayBuffer).slice(0, 20_000));
+  return (part.method ?? /^METHOD:(\w+)/im.exec(text)?.[1] ?? "").toLowerCase();
+}
+
+/** Senders and subjects of reports of failed deliveries; whether it is one, the report itself must show. */
+function mayReportFailure(kind: AutomaticKind | null, mail: Email, subject: string): boolean {
+  if (kind === "bounce") return true;
+  if (kind !== null && kind !== "notice" && kind !== "automatic reply") return false;
+  return (
+    /^(?:mailer-?daemon|postmaster|mail-?daemon|mdaemon)\b/i.test(mail.from?.address ?? "") ||
+    (/undeliver|deliver\w* (?:status|fail|problem|notification|error)|returned mail|failure notice|mail system error|failed mail|(?:could not|cannot) be delivered|warning: message/i.test(
+      subject,
+    ) &&
+      !/^\s*(?:re|aw|fwd?)\s*:/i.test(subject))
+  );
+}
+
+/** The text with the letter that is attached below it, as programs pass letters on within a text. */
+function withAttached(own: string, attached: Email): string {
+  const header = (key: string) => attached.headers.find((one) => one.key === key)?.value ?? "";
+  const people = (addresses: readonly Address[] | undefined) =>
+    peopleOf(addresses)
+      .map(({ name, address }) => (address ? `${name} <${address}>`.trim() : name))
+      .join(", ");
+  const lines = [
+    `From: ${people(attached.from ? [attached.from] : [])}`,
+    `Date: ${clean(header("date"))}`,
+    `To: ${people(attached.to)}`,
+    `Subject: ${clean(attached.subject ?? "")}`,
+  ].map((line) => line.replace(/\s+/g, " ").trim().slice(0, LONGEST_SUBJECT));
+  return `${own}\n\n${ATTACHED_LETTER}\n${lines.join("\n")}\n\n${lettersText(attached)}`.trimStart();
 }
 
 function lettersText(mail: Email): string {

@@ -1,5 +1,6 @@
 import { baseSubject } from "../letters/base-subject";
 import type { Letter, TextPart } from "../letters/letter";
+import { splitText } from "../letters/split-text";
 import { findDates } from "../time/dates-in-words";
 import { PLAIN_WEEK, type WorkingCalendar } from "../time/day";
 import type { Moment } from "../time/moment";
@@ -44,9 +45,23 @@ function personFor(address: string, people: People): Person | null {
 }
 
 function groundOf(letter: Letter, people: People): LetterGround {
-  const known = (who: { name: string; address: string }): Person =>
-    personFor(who.address, people) ?? { id: who.address, name: who.name || who.address, address: who.address };
-  return { writer: letter.from ? known(letter.from) : null, to: letter.to.slice(0, 20).map(known), people };
+  return {
+    writer: letter.from ? known(letter.from, people) : null,
+    to: letter.to.slice(0, 20).map((who) => known(who, people)),
+    people,
+  };
+}
+
+function known(who: { name: string; address: string }, people: People): Person {
+  return (
+    personFor(who.address, people) ??
+    // Programs that pass letters on often leave the address out.
+    (who.address === "" ? [...people.team, ...people.outside].find((p) => p.name === who.name) : undefined) ?? {
+      id: who.address,
+      name: who.name || who.address,
+      address: who.address,
+    }
+  );
 }
 
 /** Longest line with which a forwarder may say nothing of their own. */
@@ -56,8 +71,19 @@ const LONGEST_COVER_LINE = 120;
 const COVER_LINE =
   /\b(?:hi|hello|see below|below|fyi|for (?:your )?information|for you|as discussed|(?:can|could|would) you|please|pls|kindly|handle|deal with|take|look (?:at|after)|this|it|one|thanks|thank you|many thanks)\b/gi;
 
-/** The parts to read: new text; the forwarded letter only where its forwarder adds nothing of their own. */
-function partsToRead(letter: Letter): TextPart[] {
+/** What of a letter is read, who wrote it, and the moment from which its dates count. */
+interface Reading {
+  readonly parts: readonly TextPart[];
+  readonly ground: LetterGround;
+  readonly from: Moment;
+}
+
+/**
+ * New text is read; the letter that is passed on only where its forwarder adds nothing of their own. Then its writer and
+ * its date count, and "you" is whom it was passed on to.
+ */
+function readingOf(letter: Letter, people: People, from: Moment): Reading {
+  const ground = groundOf(letter, people);
   const fresh = letter.parts.filter((part) => part.kind === "new");
   const own = fresh
     .map((part) => letter.text.slice(part.start, part.end))
@@ -71,21 +97,21 @@ function partsToRead(letter: Letter): TextPart[] {
         .replace(COVER_LINE, "")
         .replace(/(?<=^|[\s,])\p{Lu}\p{L}+(?=[\s,.!]|$)/gu, ""),
     ) && own.length < LONGEST_COVER_LINE;
-  if (forwarded.length === 0 || !addsNothing) return fresh.map(capped);
-  return forwarded.map((part) => ({
-    ...capped(part),
-    kind: "new" as const,
-    start: part.start + headerLength(letter.text.slice(part.start, part.end)),
-  }));
+  if (forwarded.length === 0 || !addsNothing) return { parts: fresh.map(capped), ground, from };
+  const inner = letter.passedOn;
+  if (!inner) return { parts: forwarded.map((part) => ({ ...capped(part), kind: "new" as const })), ground, from };
+  const parts = splitText(letter.text.slice(inner.start, inner.end), false)
+    .filter((part) => part.kind === "new")
+    .map((part) => capped({ kind: "new", start: inner.start + part.start, end: inner.start + part.end }));
+  return {
+    parts,
+    ground: { ...ground, writer: known(inner.from, people) },
+    from: inner.sentAt === null ? from : { at: inner.sentAt, zone: inner.offset },
+  };
 }
 
 function capped(part: TextPart): TextPart {
   return { ...part, end: Math.min(part.end, part.start + MOST_TEXT_READ) };
-}
-
-function headerLength(text: string): number {
-  const block = /^(?:.*\n)?(?:\s*\n)*(?:\s*\*?[A-Z][\w-]{1,12}\s*:.*\n)+/.exec(text);
-  return block ? block[0].length : text.indexOf("\n") + 1 || 0;
 }
 
 function kindOf(clause: Clause, ground: LetterGround): { kind: SlipKind; reason: string } | null {
@@ -105,17 +131,17 @@ function withSubject(title: string, subject: string): string {
 
 /**
  * What a letter asks of whom, by when: passages of its new text as proposed slips, in the order of the text.
- * Dates count from the letter's own Date in the writer's zone, given as `from`. Machines' letters ask nothing. Never throws
+ * Dates count from the letter's own Date in the writer's zone, given as `sent`. Machines' letters ask nothing. Never throws
  * on foreign text.
  */
 export function readLetter(
   letter: Letter,
   people: People,
-  from: Moment,
+  sent: Moment,
   settings: ReadingSettings = PLAIN_READING,
 ): FoundSlip[] {
   if (letter.automatic) return [];
-  const ground = groundOf(letter, people);
+  const { parts, ground, from } = readingOf(letter, people, sent);
   const everyone = [...people.team, ...people.outside];
   const isUrgentLetter = letter.isUrgent || priorityOf(letter.subject) === "high";
   const isOurs = people.team.some((person) => person.id === ground.writer?.id);
@@ -123,7 +149,7 @@ export function readLetter(
   const you = isOurs ? (only ?? "them") : "us";
   const slips: FoundSlip[] = [];
   let addressee: { person: Person; block: number } | null = null;
-  for (const clause of clausesIn(letter.text, partsToRead(letter))) {
+  for (const clause of clausesIn(letter.text, parts)) {
     const called = calledAt(clause.text, everyone) ?? (clause.lead ? calledAt(clause.lead, everyone) : null);
     if (called) addressee = { person: called, block: clause.block };
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;

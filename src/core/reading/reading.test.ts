@@ -25,7 +25,11 @@ function letter(text: string, more: Partial<Letter> = {}): Letter {
     hasHtml: false,
     files: [],
     automatic: null,
+    passedOn: null,
+    bounce: null,
+    sealed: null,
     isUrgent: false,
+    problems: [],
     ...more,
   };
 }
