@@ -1,13 +1,17 @@
 import { sql } from "drizzle-orm";
 import { baseSubject } from "../core/letters/base-subject";
+import { mayContinue } from "../core/letters/conversations";
+import { failureTitle } from "../core/letters/failure-words";
 import type { Letter } from "../core/letters/letter";
+import type { Envelope, RemotePlace } from "../core/letters/ways";
 import type { FoundSlip } from "../core/reading/slip";
 import { guessProject } from "../core/sorting/guess-project";
+import type { Day } from "../core/time/day";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
-import { type InstantText, millis, rowsOf } from "../data/rows";
-import { arrival, conversation, correspondent, letter, slip, thread } from "../data/schema";
+import { arrival, conversation, letter, slip, thread } from "../data/schema";
 import type { IntakeHouse } from "./intake-house";
+import { asJoinable, IntakeKnown, idsOf, type Joined, twinKey } from "./intake-known";
 
 /** What became of a raw message. `why` says, of one kept unread, why it cannot be read. */
 export type TakenIn =
@@ -24,31 +28,28 @@ export interface ParsedMessage {
   readonly why: string | null;
   /** What the reader proposes; read before the transaction, which must be short. */
   readonly found: readonly FoundSlip[];
+  /** The day until which an automatic reply says that its writer is away. */
+  readonly awayUntil: Day | null;
 }
 
 /** A Date header further from the arrival than this orders nothing: a letter "of 2099" would stay on top for ever. */
 const BELIEVABLE_AHEAD_MS = 2 * 86_400_000;
 
-/** What is known of a conversation while a batch is taken in. */
-interface Joined {
-  readonly id: string;
-  readonly isNew: boolean;
-  subject: string;
-  projectId: string | null;
-  place: "sort" | "dealt with";
-  lastAt: number;
-  /** Whether a letter of this batch brings it back to Sort. */
-  brings: boolean;
+/** A way that messages have come: the door, and by SMTP the envelope, or where they lie on an IMAP server. */
+export interface Way {
+  readonly wayInId: string;
+  readonly envelope: Envelope | null;
+  readonly remote: RemotePlace | null;
 }
 
 /** One batch of raw messages on its way into the tables, within one transaction. */
 export class IntakeBatch {
-  private readonly conversations = new Map<string, Joined>();
-  private readonly byMessageId = new Map<string, string>();
-  private readonly outside = new Map<string, { id: string; name: string; firmId: string | null }>();
+  private readonly known: IntakeKnown;
+  private readonly away = new Map<string, { until: Day; letterId: string }>();
   private readonly rows = {
     letters: [] as (typeof letter.$inferInsert)[],
     raws: [] as { id: string; b: string }[],
+    copies: [] as { id: string; sha256: string; b: string }[],
     arrivals: [] as (typeof arrival.$inferInsert)[],
     threads: [] as (typeof thread.$inferInsert)[],
     slips: [] as (typeof slip.$inferInsert)[],
@@ -57,23 +58,16 @@ export class IntakeBatch {
   constructor(
     private readonly tx: Database,
     private readonly house: IntakeHouse,
-    private readonly wayInId: string,
+    private readonly ways: readonly Way[],
     private readonly now: number,
-  ) {}
+  ) {
+    this.known = new IntakeKnown(tx, house, now);
+  }
 
   async take(parsed: readonly (ParsedMessage | { refused: string })[]): Promise<TakenIn[]> {
     const messages = parsed.filter((one): one is ParsedMessage => "sha256" in one);
-    const here = new Map(
-      (
-        await rowsOf<{ id: string; sha256: string }>(
-          this.tx,
-          sql`select id, sha256 from letter where sha256 in ${[...messages.map((one) => one.sha256), ""]}`,
-        )
-      ).map((row) => [row.sha256, row.id]),
-    );
-    const fresh = messages.filter((one) => !here.has(one.sha256));
-    await this.loadThreads(fresh);
-    await this.loadOutside(fresh);
+    const here = await this.known.hereBySum(messages.map((one) => one.sha256));
+    await this.known.load(messages.flatMap((one) => (one.letter && !here.has(one.sha256) ? [one.letter] : [])));
     const taken: TakenIn[] = [];
     for (const one of parsed) {
       if ("refused" in one) {
@@ -82,12 +76,22 @@ export class IntakeBatch {
       }
       const known = here.get(one.sha256);
       if (known) {
-        this.rows.arrivals.push({ letterId: known, wayInId: this.wayInId, at: new Date(this.now) });
+        this.arrive(known);
         taken.push({ outcome: "already here", letterId: known, sha256: one.sha256 });
+        continue;
+      }
+      const twin = this.known.twins.get(twinKey(one.letter) ?? "");
+      if (twin) {
+        here.set(one.sha256, twin);
+        this.rows.copies.push({ id: twin, sha256: one.sha256, b: Buffer.from(one.raw).toString("base64") });
+        this.arrive(twin);
+        taken.push({ outcome: "already here", letterId: twin, sha256: one.sha256 });
         continue;
       }
       const letterId = this.add(one);
       here.set(one.sha256, letterId);
+      const key = twinKey(one.letter);
+      if (key) this.known.twins.set(key, letterId);
       taken.push(
         one.why === null
           ? { outcome: "new", letterId, sha256: one.sha256 }
@@ -98,82 +102,22 @@ export class IntakeBatch {
     return taken;
   }
 
-  private async loadThreads(fresh: readonly ParsedMessage[]): Promise<void> {
-    const ids = [
-      ...new Set(fresh.flatMap(({ letter: l }) => (l ? [...(l.messageId ? [l.messageId] : []), ...l.references] : []))),
-    ];
-    if (ids.length === 0) return;
-    const rows = await rowsOf<{
-      messageId: string;
-      id: string;
-      subject: string;
-      projectId: string | null;
-      place: Joined["place"];
-      lastAt: InstantText;
-    }>(
-      this.tx,
-      sql`select t.message_id as "messageId", c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt" from thread t join conversation c on c.id = t.conversation_id
-        where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))`,
-    );
-    for (const row of rows) {
-      this.byMessageId.set(row.messageId, row.id);
-      if (!this.conversations.has(row.id))
-        this.conversations.set(row.id, {
-          id: row.id,
-          isNew: false,
-          subject: row.subject,
-          projectId: row.projectId,
-          place: row.place,
-          lastAt: millis(row.lastAt),
-          brings: false,
-        });
-    }
-  }
-
-  private async loadOutside(fresh: readonly ParsedMessage[]): Promise<void> {
-    const addresses = [
-      ...new Set(
-        fresh.flatMap(({ letter: l }) =>
-          l
-            ? [l.from, ...l.to.slice(0, 20), ...l.cc.slice(0, 20)].flatMap((who) => (who?.address ? [who.address] : []))
-            : [],
-        ),
-      ),
-    ];
-    if (addresses.length === 0) return;
-    const rows = await rowsOf<{ id: string; name: string; address: string; firmId: string | null }>(
-      this.tx,
-      sql`select id, name, address, firm_id as "firmId" from correspondent where address in (select jsonb_array_elements_text(${JSON.stringify(addresses)}::jsonb))`,
-    );
-    for (const row of rows) this.outside.set(row.address, row);
-    // Whoever writes becomes somebody we know, so that what they promise can be waited for.
-    const newcomers = new Map<string, { id: string; name: string; address: string }>();
-    for (const { letter: l } of fresh) {
-      const from = l?.from;
-      if (
-        !from?.address ||
-        this.outside.has(from.address) ||
-        this.house.team.some((person) => person.address === from.address)
-      )
-        continue;
-      newcomers.set(from.address, { id: newId(this.now), name: from.name || from.address, address: from.address });
-    }
-    if (newcomers.size > 0)
-      await this.tx
-        .insert(correspondent)
-        .values([...newcomers.values()])
-        .onConflictDoNothing();
-    for (const one of newcomers.values()) this.outside.set(one.address, { ...one, firmId: null });
+  private arrive(letterId: string): void {
+    for (const { wayInId, envelope, remote } of this.ways)
+      this.rows.arrivals.push({ letterId, wayInId, at: new Date(this.now), envelope, remote });
   }
 
   /** The conversation a letter belongs to by RFC 5256 REFS: the nearest of its references that is known, else a new one. */
   private join(l: Letter | null, sentAt: number): Joined {
-    for (const id of [l?.messageId ?? "", ...[...(l?.references ?? [])].reverse()]) {
-      const known = this.byMessageId.get(id);
-      if (known) return this.conversations.get(known)!;
+    for (const id of l ? idsOf(l) : []) {
+      const known = this.known.byMessageId.get(id);
+      if (known) return this.known.conversations.get(known)!;
     }
-    const from = l?.from?.address ? this.outside.get(l.from.address) : undefined;
-    const firmId = from?.firmId ?? l?.to.map((who) => this.outside.get(who.address)?.firmId).find((id) => id) ?? null;
+    const continued = l && this.known.continuing.findLast((one) => mayContinue(asJoinable(l), one));
+    if (continued) return this.known.conversations.get(continued.id)!;
+    const from = l?.from?.address ? this.known.outside.get(l.from.address) : undefined;
+    const firmId =
+      from?.firmId ?? l?.to.map((who) => this.known.outside.get(who.address)?.firmId).find((id) => id) ?? null;
     const joined: Joined = {
       id: newId(this.now),
       isNew: true,
@@ -183,7 +127,7 @@ export class IntakeBatch {
       lastAt: sentAt,
       brings: true,
     };
-    this.conversations.set(joined.id, joined);
+    this.known.conversations.set(joined.id, joined);
     return joined;
   }
 
@@ -195,9 +139,9 @@ export class IntakeBatch {
     const orderAt = isBelievable ? sentAt : this.now;
     const joined = this.join(l, orderAt);
     joined.lastAt = Math.max(joined.lastAt, orderAt);
-    for (const messageId of l ? [...(l.messageId ? [l.messageId] : []), ...l.references] : []) {
-      if (this.byMessageId.has(messageId)) continue;
-      this.byMessageId.set(messageId, joined.id);
+    for (const messageId of l ? idsOf(l) : []) {
+      if (this.known.byMessageId.has(messageId)) continue;
+      this.known.byMessageId.set(messageId, joined.id);
       this.rows.threads.push({ messageId, conversationId: joined.id });
     }
     this.rows.letters.push({
@@ -220,20 +164,55 @@ export class IntakeBatch {
       files: [...(l?.files ?? [])],
       hasHtml: l?.hasHtml ?? false,
       automatic: l?.automatic ?? null,
+      passedOn: l?.passedOn ?? null,
+      bounce: l?.bounce ?? null,
+      sealed: l?.sealed ?? null,
       unreadable: one.why,
     });
     this.rows.raws.push({ id: letterId, b: Buffer.from(one.raw).toString("base64") });
-    this.rows.arrivals.push({ letterId, wayInId: this.wayInId, at: new Date(this.now) });
+    this.arrive(letterId);
     const { found } = one;
     for (const slipFound of found) this.addSlip(slipFound, letterId, joined, l!);
+    if (l?.bounce) this.addFailure(l, letterId, joined);
+    if (one.awayUntil && l?.from) this.away.set(l.from.address, { until: one.awayUntil, letterId });
     // A reply comes back to Sort only if it brings something; what cannot be read has to be looked at.
     if (found.length > 0 || one.why !== null) joined.brings = true;
     return letterId;
   }
 
+  /** A letter of ours that did not arrive is trouble for whoever wrote it; one that is only late is not. */
+  private addFailure(l: Letter, letterId: string, joined: Joined): void {
+    const failed = l.bounce!.failed.filter((one) => !one.isDelayed);
+    if (failed.length === 0) return;
+    const writer = l.bounce!.returnedId ? this.known.writers.get(l.bounce!.returnedId) : undefined;
+    joined.brings = true;
+    this.rows.slips.push({
+      id: newId(this.now),
+      conversationId: joined.id,
+      letterId,
+      kind: "trouble",
+      start: null,
+      end: null,
+      title: failureTitle(failed, (address) => this.known.outside.get(address)?.name ?? address),
+      ownerId: writer ?? null,
+      theirsId: null,
+      dueDay: null,
+      dueTime: null,
+      dueZone: null,
+      otherDays: [],
+      priority: "high",
+      projectId: joined.projectId,
+      workstreamId: null,
+      state: "proposed",
+      taskId: null,
+      madeBy: "reader",
+      reason: "a mail server reports that a letter did not arrive",
+    });
+  }
+
   private addSlip(found: FoundSlip, letterId: string, joined: Joined, l: Letter): void {
     const owner = this.house.team.find((person) => person.address === found.owner);
-    const theirs = !owner && found.owner ? this.outside.get(found.owner) : undefined;
+    const theirs = !owner && found.owner ? this.known.outside.get(found.owner) : undefined;
     this.rows.slips.push({
       id: newId(this.now),
       conversationId: joined.id,
@@ -259,8 +238,8 @@ export class IntakeBatch {
   }
 
   private async write(): Promise<void> {
-    const { letters, raws, arrivals, threads, slips } = this.rows;
-    const touched = [...this.conversations.values()];
+    const { letters, raws, copies, arrivals, threads, slips } = this.rows;
+    const touched = [...this.known.conversations.values()];
     const made = touched.filter((joined) => joined.isNew);
     const at = new Date(this.now);
     if (made.length > 0) {
@@ -291,7 +270,15 @@ export class IntakeBatch {
       await this.tx.execute(
         sql`insert into raw_letter (letter_id, bytes) select r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(raws)}::jsonb) as r(id uuid, b text)`,
       );
+    if (copies.length > 0)
+      await this.tx.execute(
+        sql`insert into letter_copy (sha256, letter_id, bytes) select r.sha256, r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(copies)}::jsonb) as r(id uuid, sha256 text, b text) on conflict do nothing`,
+      );
     if (arrivals.length > 0) await this.tx.insert(arrival).values(arrivals).onConflictDoNothing();
+    for (const [address, { until, letterId }] of this.away)
+      await this.tx.execute(
+        sql`update correspondent set away_until = ${until}, away_letter_id = ${letterId} where address = ${address}`,
+      );
     if (threads.length > 0) await this.tx.insert(thread).values(threads).onConflictDoNothing();
     if (slips.length > 0) await this.tx.insert(slip).values(slips);
   }

@@ -3,8 +3,10 @@ import { sql } from "drizzle-orm";
 import type { Letter } from "../core/letters/letter";
 import { LARGEST_MESSAGE_BYTES } from "../core/letters/mime";
 import { parseLetter } from "../core/letters/parse-letter";
-import { readLetter } from "../core/reading/read-letter";
+import { readAway } from "../core/reading/away";
+import { type ReadingSettings, readLetter } from "../core/reading/read-letter";
 import type { FoundSlip } from "../core/reading/slip";
+import type { Moment } from "../core/time/moment";
 import type { Database } from "../data/engine/database";
 import { rowsOf } from "../data/rows";
 import type { ParsedMessage } from "./intake-batch";
@@ -27,7 +29,10 @@ function breathe(): Promise<void> {
 
 async function hereAlready(db: Database, hashes: readonly string[]): Promise<Set<string>> {
   if (hashes.length === 0) return new Set();
-  const rows = await rowsOf<{ sha256: string }>(db, sql`select sha256 from letter where sha256 in ${[...hashes]}`);
+  const rows = await rowsOf<{ sha256: string }>(
+    db,
+    sql`select sha256 from letter where sha256 in ${[...hashes]} union all select sha256 from letter_copy where sha256 in ${[...hashes]}`,
+  );
   return new Set(rows.map((row) => row.sha256));
 }
 
@@ -53,17 +58,22 @@ function participantsOf(letter: Letter) {
   ].filter((who) => who.address !== "");
 }
 
+/** The moment from which a letter's dates count: its own Date in the writer's zone, else its coming in ours. */
+function momentOf(letter: Letter, house: IntakeHouse, now: number): Moment {
+  return { at: letter.sentAt ?? now, zone: letter.sentAt === null ? house.zone : letter.offset };
+}
+
+function settingsOf(house: IntakeHouse): ReadingSettings {
+  return { calendar: house.calendar, figures: house.figures };
+}
+
 /** Reading is an offer: a letter that trips the reader is kept and sorted by hand. */
 function found(letter: Letter, house: IntakeHouse, names: ReadonlyMap<string, string>, now: number): FoundSlip[] {
   const outside = participantsOf(letter)
     .filter((who) => !house.team.some((person) => person.address === who.address))
     .map((who) => ({ id: who.address, name: names.get(who.address) || who.name || who.address, address: who.address }));
-  const from = { at: letter.sentAt ?? now, zone: letter.sentAt === null ? house.zone : letter.offset };
   try {
-    return readLetter(letter, { team: house.team, outside }, from, {
-      calendar: house.calendar,
-      figures: house.figures,
-    });
+    return readLetter(letter, { team: house.team, outside }, momentOf(letter, house, now), settingsOf(house));
   } catch {
     return [];
   }
@@ -90,7 +100,7 @@ export async function readIncoming(
       const size = Math.round(raw.length / 1_048_576);
       parsed.push({ refused: `It has ${size} MB; 50 MB are the most for one letter. The file stays where it is.` });
     } else if (raw.length === 0) parsed.push({ refused: "It is empty; there is nothing to keep." });
-    else if (here.has(sha256)) parsed.push({ raw, sha256, letter: null, why: null, found: [] });
+    else if (here.has(sha256)) parsed.push({ raw, sha256, letter: null, why: null, found: [], awayUntil: null });
     else {
       const result = await parseLetter(raw);
       parsed.push({
@@ -99,6 +109,7 @@ export async function readIncoming(
         letter: result.ok ? result.letter : null,
         why: result.ok ? null : result.why,
         found: [],
+        awayUntil: null,
       });
       await breathe();
     }
@@ -110,7 +121,11 @@ export async function readIncoming(
   const read: (ParsedMessage | RefusedMessage)[] = [];
   for (const one of parsed) {
     if ("letter" in one && one.letter) {
-      read.push({ ...one, found: found(one.letter, house, names, now) });
+      read.push({
+        ...one,
+        found: found(one.letter, house, names, now),
+        awayUntil: readAway(one.letter, momentOf(one.letter, house, now), settingsOf(house)),
+      });
       await breathe();
     } else read.push(one);
   }

@@ -17,7 +17,8 @@ import {
   uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
-import type { LetterFile, TextPart } from "../core/letters/letter";
+import type { Bounce, LetterFile, PassedOn, TextPart } from "../core/letters/letter";
+import type { Envelope, MayWrite, RemotePlace } from "../core/letters/ways";
 import type { Change } from "../core/tasks/outcome";
 import { user } from "./schema-sign-in";
 
@@ -64,6 +65,9 @@ export const correspondent = pgTable("correspondent", {
   name: text("name").notNull(),
   address: text("address").notNull().unique(),
   firmId: uuid("firm_id").references(() => firm.id),
+  /** The day on which they said they are back; the letter that said so. */
+  awayUntil: date("away_until"),
+  awayLetterId: uuid("away_letter_id"),
 });
 
 export const project = pgTable("project", {
@@ -81,6 +85,8 @@ export const workstream = pgTable("workstream", {
     .references(() => project.id),
   name: text("name").notNull(),
   place: integer("place").notNull(),
+  /** Who may make tasks here by writing to its address. */
+  mayWrite: text("may_write").$type<MayWrite>().notNull().default("the team"),
 });
 
 /** Who may see a private project. */
@@ -103,11 +109,14 @@ export const wayIn = pgTable(
   {
     id: uuid("id").primaryKey(),
     name: text("name").notNull(),
-    kind: text("kind").$type<"import" | "mailbox">().notNull(),
+    kind: text("kind").$type<"import" | "mailbox" | "address" | "written">().notNull(),
     ownerId: uuid("owner_id").references(() => person.id),
   },
   (t) => [uniqueIndex("way_in_name").on(t.name)],
 );
+
+/** How a conversation left Sort. */
+type ConversationOutcome = "kept" | "nothing to do" | "filed by itself" | "answered";
 
 export const conversation = pgTable(
   "conversation",
@@ -118,7 +127,7 @@ export const conversation = pgTable(
     /** Where it is now: still in Sort, or dealt with. */
     place: text("place").$type<"sort" | "dealt with">().notNull(),
     /** How it was dealt with. */
-    outcome: text("outcome").$type<"kept" | "nothing to do" | "filed by itself">(),
+    outcome: text("outcome").$type<ConversationOutcome>(),
     dealtAt: instant("dealt_at"),
     dealtBy: uuid("dealt_by").references(() => person.id),
     /** Date of the newest letter, by which Sort is ordered. */
@@ -126,7 +135,12 @@ export const conversation = pgTable(
     /** When it came into Sort, or back. */
     cameAt: instant("came_at").notNull(),
   },
-  (t) => [index("conversation_sort").on(t.place, t.lastAt), index("conversation_dealt").on(t.dealtAt)],
+  (t) => [
+    index("conversation_sort").on(t.place, t.lastAt),
+    index("conversation_dealt").on(t.dealtAt),
+    // Answers whose program dropped the references are looked for by subject.
+    index("conversation_subject").on(sql`lower(left(subject, 200))`, t.lastAt),
+  ],
 );
 
 /** Every Message-ID that belongs to a conversation, of letters that are here and of those only referred to (RFC 5256 REFS). */
@@ -163,6 +177,9 @@ export const letter = pgTable(
     files: jsonb("files").$type<LetterFile[]>().notNull(),
     hasHtml: boolean("has_html").notNull(),
     automatic: text("automatic"),
+    passedOn: jsonb("passed_on").$type<PassedOn>(),
+    bounce: jsonb("bounce").$type<Bounce>(),
+    sealed: text("sealed").$type<"signed" | "encrypted">(),
     /** Why it could not be read, in words; such a letter is shown raw. */
     unreadable: text("unreadable"),
     search: searchWords("search"),
@@ -172,6 +189,7 @@ export const letter = pgTable(
     index("letter_search").using("gin", t.search),
     index("letter_received").on(t.receivedAt),
     index("letter_from").on(t.fromAddress),
+    index("letter_message").on(t.messageId),
   ],
 );
 
@@ -179,6 +197,18 @@ export const letter = pgTable(
 export const rawLetter = pgTable("raw_letter", {
   letterId: uuid("letter_id")
     .primaryKey()
+    .references(() => letter.id),
+  bytes: bytes("bytes").notNull(),
+});
+
+/**
+ * Another copy of a letter: the same message with other bytes, since every server on its way adds lines of its own. Kept as
+ * it came; shown once.
+ */
+export const letterCopy = pgTable("letter_copy", {
+  sha256: text("sha256").primaryKey(),
+  letterId: uuid("letter_id")
+    .notNull()
     .references(() => letter.id),
   bytes: bytes("bytes").notNull(),
 });
@@ -194,6 +224,10 @@ export const arrival = pgTable(
       .notNull()
       .references(() => wayIn.id),
     at: instant("at").notNull(),
+    /** Who sent it to whom by SMTP; null for other ways in. */
+    envelope: jsonb("envelope").$type<Envelope>(),
+    /** Where it lies on an IMAP server; null for other ways in. */
+    remote: jsonb("remote").$type<RemotePlace>(),
   },
   (t) => [primaryKey({ columns: [t.letterId, t.wayInId] }), index("arrival_way_in").on(t.wayInId)],
 );
@@ -260,6 +294,8 @@ export const task = pgTable(
       .references(() => person.id),
     changedAt: instant("changed_at").notNull(),
     finishedAt: instant("finished_at"),
+    /** Who may add to it by writing to its address. */
+    mayWrite: text("may_write").$type<MayWrite>().notNull().default("people we know"),
     search: searchWords("search"),
   },
   (t) => [

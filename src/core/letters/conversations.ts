@@ -24,7 +24,7 @@ export interface JoinableConversation {
 }
 
 /** Days after the last letter of a conversation within which an answer without references may still belong to it. */
-const LONGEST_PAUSE_DAYS = 30;
+export const LONGEST_PAUSE_DAYS = 30;
 const DAY_MS = 86_400_000;
 
 /** Addresses of everybody in a letter's headers. */
@@ -35,7 +35,7 @@ export function peopleIn(letter: Pick<JoinableLetter, "from" | "to" | "cc">): st
 }
 
 /** An answer by its subject that refers to nothing: its mail program has dropped the references. */
-function isDroppedAnswer(letter: JoinableLetter): boolean {
+export function isDroppedAnswer(letter: JoinableLetter): boolean {
   return letter.references.length === 0 && !letter.automatic && letter.from !== null && isReplySubject(letter.subject);
 }
 

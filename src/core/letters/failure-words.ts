@@ -1,3 +1,5 @@
+import type { FailedDelivery } from "./letter";
+
 /** What the codes of RFC 3463 mean to somebody who wrote a letter; the longest that fits counts. */
 const BY_CODE: readonly (readonly [RegExp, string])[] = [
   [/^\d\.1\.[0136]$/, "there is no such mailbox"],
@@ -54,4 +56,16 @@ export function failureWords(status: string, said: string): string {
     for (const [pattern, words] of BY_CODE) if (!/^\d\.\d\.0$/.test(one) && pattern.test(one)) return words;
   for (const [pattern, words] of BY_WORDS) if (pattern.test(said)) return words;
   return "";
+}
+
+/** People named in a title at the most. */
+const MOST_NAMED = 3;
+
+/** What happened to a letter of ours, as the title of its trouble: "Sam Reed did not get our letter: the mailbox is full". */
+export function failureTitle(failed: readonly FailedDelivery[], nameOf: (address: string) => string): string {
+  const names = [...new Set(failed.map((one) => nameOf(one.address)))];
+  const named =
+    names.slice(0, MOST_NAMED).join(", ") + (names.length > MOST_NAMED ? ` and ${names.length - MOST_NAMED} more` : "");
+  const why = failed.find((one) => one.why !== "")?.why;
+  return `${named} did not get our letter${why ? `: ${why}` : ""}`;
 }

@@ -1,0 +1,216 @@
+import { sql } from "drizzle-orm";
+import { baseSubject } from "../core/letters/base-subject";
+import {
+  isDroppedAnswer,
+  type JoinableConversation,
+  type JoinableLetter,
+  LONGEST_PAUSE_DAYS,
+} from "../core/letters/conversations";
+import type { Letter } from "../core/letters/letter";
+import type { Database } from "../data/engine/database";
+import { newId } from "../data/ids";
+import { type InstantText, millis, rowsOf } from "../data/rows";
+import { correspondent } from "../data/schema";
+import type { IntakeHouse } from "./intake-house";
+
+/** Conversations of one subject that an answer is held against; the newest are the likeliest. */
+const MOST_CONTINUING = 500;
+const DAY_MS = 86_400_000;
+
+/** What is known of a conversation while a batch is taken in. */
+export interface Joined {
+  readonly id: string;
+  readonly isNew: boolean;
+  subject: string;
+  projectId: string | null;
+  place: "sort" | "dealt with";
+  lastAt: number;
+  /** Whether a letter of this batch brings it back to Sort. */
+  brings: boolean;
+}
+
+/** Characters at the head of the text that copies of one message share; lists add their footer further down. */
+const TWIN_TEXT = 300;
+
+function twinKeyOf(messageId: string, from: string, sentAt: number, begins: string): string {
+  return [messageId, from, sentAt, begins.replace(/\s+/g, "")].join("\n");
+}
+
+/** What all copies of a message have in common; null for one that does not say enough to be known again. */
+export function twinKey(l: Letter | null): string | null {
+  return l?.messageId && l.from && l.sentAt !== null
+    ? twinKeyOf(l.messageId, l.from.address, l.sentAt, l.text.slice(0, TWIN_TEXT))
+    : null;
+}
+
+/** A conversation that an answer without references may belong to. */
+interface Continuing extends JoinableConversation {
+  readonly id: string;
+}
+
+/** Message-IDs by which a letter is joined, the nearest first: its own, what it answers, and what it reports as failed. */
+export function idsOf(l: Letter): string[] {
+  return [
+    ...(l.messageId ? [l.messageId] : []),
+    ...(l.bounce?.returnedId ? [l.bounce.returnedId] : []),
+    ...[...l.references].reverse(),
+  ];
+}
+
+export function asJoinable(l: Letter): JoinableLetter {
+  return { ...l, key: l.messageId ?? "" };
+}
+
+/** What is here already that new letters may belong to, looked up once for a batch, within its transaction. */
+export class IntakeKnown {
+  readonly conversations = new Map<string, Joined>();
+  /** Ids of conversations by the Message-IDs that belong to them. */
+  readonly byMessageId = new Map<string, string>();
+  /** People outside by their address. */
+  readonly outside = new Map<string, { id: string; name: string; firmId: string | null }>();
+  /** Who here wrote a letter that is reported not to have arrived, by its Message-ID. */
+  readonly writers = new Map<string, string>();
+  readonly continuing: Continuing[] = [];
+  /** Letters that are here, by what all copies of one message have in common. */
+  readonly twins = new Map<string, string>();
+
+  constructor(
+    private readonly tx: Database,
+    private readonly house: IntakeHouse,
+    private readonly now: number,
+  ) {}
+
+  async load(letters: readonly Letter[]): Promise<void> {
+    await this.loadTwins(letters);
+    await this.loadThreads(letters);
+    await this.loadOutside(letters);
+    await this.loadContinuing(letters);
+    await this.loadWriters(letters);
+  }
+
+  /** Ids of letters by the sums of their bytes. */
+  async hereBySum(sums: readonly string[]): Promise<Map<string, string>> {
+    const wanted = [...sums, ""];
+    const rows = await rowsOf<{ id: string; sha256: string }>(
+      this.tx,
+      sql`select id, sha256 from letter where sha256 in ${wanted} union all select letter_id, sha256 from letter_copy where sha256 in ${wanted}`,
+    );
+    return new Map(rows.map((row) => [row.sha256, row.id]));
+  }
+
+  /** Letters that are here with other bytes: every server adds lines of its own to the head of a message. */
+  private async loadTwins(letters: readonly Letter[]): Promise<void> {
+    const ids = [...new Set(letters.flatMap((l) => l.messageId ?? []))];
+    if (ids.length === 0) return;
+    const rows = await rowsOf<{ id: string; messageId: string; from: string; sentAt: InstantText; begins: string }>(
+      this.tx,
+      sql`select id, message_id as "messageId", from_address as "from", sent_at as "sentAt", left(text, ${TWIN_TEXT}) as begins from letter
+        where message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb)) and is_dated`,
+    );
+    for (const row of rows) this.twins.set(twinKeyOf(row.messageId, row.from, millis(row.sentAt), row.begins), row.id);
+  }
+
+  private async loadThreads(letters: readonly Letter[]): Promise<void> {
+    const ids = [...new Set(letters.flatMap(idsOf))];
+    if (ids.length === 0) return;
+    const rows = await rowsOf<{
+      messageId: string;
+      id: string;
+      subject: string;
+      projectId: string | null;
+      place: Joined["place"];
+      lastAt: InstantText;
+    }>(
+      this.tx,
+      sql`select t.message_id as "messageId", c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt" from thread t join conversation c on c.id = t.conversation_id
+        where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))`,
+    );
+    for (const row of rows) {
+      this.byMessageId.set(row.messageId, row.id);
+      if (!this.conversations.has(row.id))
+        this.conversations.set(row.id, {
+          id: row.id,
+          isNew: false,
+          subject: row.subject,
+          projectId: row.projectId,
+          place: row.place,
+          lastAt: millis(row.lastAt),
+          brings: false,
+        });
+    }
+  }
+
+  /** Conversations that a letter whose program dropped the references may continue, by the same subject. */
+  private async loadContinuing(letters: readonly Letter[]): Promise<void> {
+    const answers = letters.filter((l) => isDroppedAnswer(asJoinable(l)));
+    const subjects = [...new Set(answers.map((l) => baseSubject(l.subject).toLowerCase().slice(0, 200)))];
+    if (subjects.length === 0) return;
+    const oldest = Math.min(...answers.map((l) => l.sentAt ?? this.now)) - LONGEST_PAUSE_DAYS * DAY_MS;
+    const rows = await rowsOf<{
+      id: string;
+      subject: string;
+      projectId: string | null;
+      place: Joined["place"];
+      lastAt: InstantText;
+      people: string[] | null;
+    }>(
+      this.tx,
+      sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt",
+          (select jsonb_agg(distinct who.address) from letter l cross join lateral (
+            select l.from_address as address union all select jsonb_array_elements(l."to" || l.cc)->>'address') who where l.conversation_id = c.id) as people
+        from conversation c where lower(left(c.subject, 200)) in (select jsonb_array_elements_text(${JSON.stringify(subjects)}::jsonb))
+          and c.last_at > ${new Date(oldest)} order by c.last_at limit ${MOST_CONTINUING}`,
+    );
+    for (const { people, ...row } of rows) {
+      const lastAt = millis(row.lastAt);
+      this.continuing.push({ id: row.id, baseSubject: row.subject, lastAt, people: new Set(people ?? []) });
+      if (!this.conversations.has(row.id))
+        this.conversations.set(row.id, { ...row, lastAt, isNew: false, brings: false });
+    }
+  }
+
+  private async loadWriters(letters: readonly Letter[]): Promise<void> {
+    const returned = letters.flatMap((l) => l.bounce?.returnedId ?? []);
+    if (returned.length === 0) return;
+    const rows = await rowsOf<{ messageId: string; personId: string }>(
+      this.tx,
+      sql`select l.message_id as "messageId", p.id as "personId" from letter l join person p on p.address = l.from_address where l.message_id in ${returned}
+        union select o.message_id, o.person_id from outgoing o where o.message_id in ${returned}`,
+    );
+    for (const row of rows) this.writers.set(row.messageId, row.personId);
+  }
+
+  private async loadOutside(letters: readonly Letter[]): Promise<void> {
+    const addresses = [
+      ...new Set(
+        letters.flatMap((l) => [
+          ...[l.from, ...l.to.slice(0, 20), ...l.cc.slice(0, 20)].flatMap((who) => (who?.address ? [who.address] : [])),
+          ...(l.bounce?.failed.slice(0, 20).map((one) => one.address) ?? []),
+        ]),
+      ),
+    ];
+    if (addresses.length === 0) return;
+    const rows = await rowsOf<{ id: string; name: string; address: string; firmId: string | null }>(
+      this.tx,
+      sql`select id, name, address, firm_id as "firmId" from correspondent where address in (select jsonb_array_elements_text(${JSON.stringify(addresses)}::jsonb))`,
+    );
+    for (const row of rows) this.outside.set(row.address, row);
+    // Whoever writes becomes somebody we know, so that what they promise can be waited for.
+    const newcomers = new Map<string, { id: string; name: string; address: string }>();
+    for (const { from } of letters) {
+      if (
+        !from?.address ||
+        this.outside.has(from.address) ||
+        this.house.team.some((person) => person.address === from.address)
+      )
+        continue;
+      newcomers.set(from.address, { id: newId(this.now), name: from.name || from.address, address: from.address });
+    }
+    if (newcomers.size > 0)
+      await this.tx
+        .insert(correspondent)
+        .values([...newcomers.values()])
+        .onConflictDoNothing();
+    for (const one of newcomers.values()) this.outside.set(one.address, { ...one, firmId: null });
+  }
+}

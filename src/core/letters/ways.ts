@@ -1,0 +1,22 @@
+/** Who may make or change something by writing to its address; letters of others wait in Sort. */
+export const MAY_WRITE = ["the team", "people we know", "anyone"] as const;
+export type MayWrite = (typeof MAY_WRITE)[number];
+
+/** The envelope of a letter that came by SMTP (RFC 5321 section 2.3.1): addresses in lower case. */
+export interface Envelope {
+  readonly from: string;
+  readonly to: readonly string[];
+  /** Address of the machine that handed it over. */
+  readonly peer: string;
+  /** Results of SPF, DKIM and DMARC ("pass", "fail", "none" …); null where no resolver is configured. */
+  readonly checks: { readonly spf: string; readonly dkim: string; readonly dmarc: string } | null;
+}
+
+/** Where a letter lies on an IMAP server (RFC 9051 section 2.3.1.1), and what was done to it there. */
+export interface RemotePlace {
+  readonly folder: string;
+  readonly uidValidity: string;
+  readonly uid: number;
+  readonly isSeen: boolean;
+  readonly isAnswered: boolean;
+}
