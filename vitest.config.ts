@@ -8,7 +8,7 @@ export default defineConfig({
       "src/**/*.test.ts",
       "tests/data/**/*.test.ts",
       "tests/outside/**/*.test.ts",
-      "tests/command/**/*.test.ts",
+      "tests/command/**/*.test.ts", "tests/rounds/**/*.test.ts",
     ],
     pool: "forks",
     maxWorkers: 2,

@@ -8,7 +8,7 @@ import { wayIn } from "../data/schema";
 export async function wayInNamed(
   db: Database,
   name: string,
-  kind: "import" | "mailbox",
+  kind: "import" | "mailbox" | "address" | "written",
   ownerId: string | null,
 ): Promise<string> {
   await db.insert(wayIn).values({ id: newId(), name, kind, ownerId }).onConflictDoNothing();

@@ -2,8 +2,11 @@ import fs from "node:fs";
 import http from "node:http";
 import path from "node:path";
 import next from "next";
+import { now } from "../data/clock";
 import { productRoot } from "../data/engine/open-pglite";
 import { closeSharedDatabase, sharedDatabase } from "../data/engine/shared-database";
+import { openSmtpDoor } from "../post/smtp-in";
+import { ownCertificate, ownDomains, portNamed } from "./settings";
 import { WrongCall } from "./wrong-call";
 
 const DEFAULT_PORT = 3900;
@@ -24,13 +27,6 @@ function stopWithLauncher(stop: () => void): void {
     stop();
   }, LAUNCHER_LOOK_MS);
   timer.unref();
-}
-
-function portFromEnvironment(): number {
-  const port = Number(process.env.PORT ?? DEFAULT_PORT);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535)
-    throw new WrongCall(`PORT is “${process.env.PORT}”, which is no port.`);
-  return port;
 }
 
 /** Pages and calls that the first person of the day will want; what stands for an id names nothing. */
@@ -60,11 +56,27 @@ async function warm(port: number): Promise<void> {
  * refused before anything listens; everything is closed in the opposite order.
  */
 export async function serve(what: string): Promise<number> {
-  const port = portFromEnvironment();
+  const port = portNamed("PORT") ?? DEFAULT_PORT;
+  const domains = ownDomains();
+  const certificate = ownCertificate();
+  const smtpPort = portNamed("JAM_SMTP_PORT");
+  if (smtpPort !== null && domains.length === 0)
+    throw new WrongCall("JAM_SMTP_PORT is set, but JAM_DOMAIN is not: say whose mail is ours, like in.firm.example.");
   const dir = productRoot();
   if (!fs.existsSync(path.join(dir, ".next/BUILD_ID")))
     throw new WrongCall("The pages are not built yet. Run npm run build first (npm run demo does it by itself).");
-  await sharedDatabase(`${what} at port ${port}`);
+  const { db } = await sharedDatabase(`${what} at port ${port}`);
+  const smtp =
+    smtpPort === null
+      ? null
+      : await openSmtpDoor(db, { port: smtpPort, domains, tls: certificate }, now).catch(async (error) => {
+          await closeSharedDatabase();
+          throw (error as NodeJS.ErrnoException).code === "EADDRINUSE"
+            ? new WrongCall(`Port ${smtpPort} is taken by another program. Set JAM_SMTP_PORT to another one.`)
+            : error;
+        });
+  // Mail is taken before the pages are ready: whoever hands it over should not have to come again.
+  if (smtp) process.stdout.write(`Mail for ${domains.join(", ")} is taken at port ${smtp.port}.\n`);
   // Next reads this when it starts; a server for real users is never in development mode.
   (process.env as Record<string, string>).NODE_ENV = "production";
   const app = next({ dev: false, dir, hostname: "localhost", port });
@@ -81,6 +93,7 @@ export async function serve(what: string): Promise<number> {
     );
     server.listen(port, resolve);
   }).catch(async (error) => {
+    await smtp?.close();
     await closeSharedDatabase();
     throw error;
   });
@@ -97,6 +110,7 @@ export async function serve(what: string): Promise<number> {
   process.stdout.write("Stopping.\n");
   server.close();
   server.closeAllConnections();
+  await smtp?.close();
   await closeSharedDatabase();
   process.exit(0);
 }

@@ -1,0 +1,33 @@
+import fs from "node:fs";
+import { WrongCall } from "./wrong-call";
+
+/** A port from the environment; null where none is set. */
+export function portNamed(name: string, env: NodeJS.ProcessEnv = process.env): number | null {
+  const text = env[name];
+  if (text === undefined || text === "") return null;
+  const port = Number(text);
+  if (!Number.isInteger(port) || port < 0 || port > 65_535)
+    throw new WrongCall(`${name} is “${text}”, which is no port.`);
+  return port;
+}
+
+/** Domains whose addresses are ours, from JAM_DOMAIN ("in.firm.example", several with commas); empty where none is set. */
+export function ownDomains(env: NodeJS.ProcessEnv = process.env): string[] {
+  const domains = (env.JAM_DOMAIN ?? "")
+    .split(",")
+    .map((domain) => domain.trim().toLowerCase())
+    .filter((domain) => domain !== "");
+  for (const domain of domains)
+    if (!/^(?:[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?\.)*[a-z0-9](?:[a-z0-9-]{0,61}[a-z0-9])?$/.test(domain))
+      throw new WrongCall(`JAM_DOMAIN has “${domain}”, which is no domain. Write it like in.firm.example.`);
+  return domains;
+}
+
+/** The certificate and key for STARTTLS from the files JAM_TLS_CERT and JAM_TLS_KEY; null where none are set. */
+export function ownCertificate(env: NodeJS.ProcessEnv = process.env): { cert: string; key: string } | null {
+  const { JAM_TLS_CERT: cert, JAM_TLS_KEY: key } = env;
+  if (!cert && !key) return null;
+  if (!cert || !key) throw new WrongCall("JAM_TLS_CERT and JAM_TLS_KEY belong together; one of them is missing.");
+  for (const file of [cert, key]) if (!fs.existsSync(file)) throw new WrongCall(`There is no file ${file}.`);
+  return { cert: fs.readFileSync(cert, "utf8"), key: fs.readFileSync(key, "utf8") };
+}
