@@ -60,6 +60,7 @@ export class IntakeBatch {
     private readonly house: IntakeHouse,
     private readonly ways: readonly Way[],
     private readonly now: number,
+    private readonly isOurs: boolean,
   ) {
     this.known = new IntakeKnown(tx, house, now);
   }
@@ -248,7 +249,8 @@ export class IntakeBatch {
           id: joined.id,
           subject: joined.subject,
           projectId: joined.projectId,
-          place: "sort" as const,
+          place: this.isOurs ? ("dealt with" as const) : ("sort" as const),
+          ...(this.isOurs ? { outcome: "answered" as const, dealtAt: at } : {}),
           lastAt: new Date(joined.lastAt),
           cameAt: at,
         })),

@@ -8,6 +8,7 @@ import { rowsOf } from "../data/rows";
 import { history } from "../data/schema";
 import type { Actor, AnyAct } from "./act";
 import { changeSlip, changeTask } from "./deeds/field-acts";
+import { write } from "./deeds/letter-acts";
 import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
 import { comment, make } from "./deeds/task-acts";
 import { undoAct } from "./deeds/undo-act";
@@ -26,6 +27,7 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   "make task": make,
   "change task": changeTask,
   comment,
+  write,
   undo: undoAct,
 };
 

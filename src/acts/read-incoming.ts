@@ -88,6 +88,7 @@ export async function readIncoming(
   messages: readonly Incoming[],
   house: IntakeHouse,
   now: number,
+  isOurs: boolean,
 ): Promise<(ParsedMessage | RefusedMessage)[]> {
   const hashed = messages.map(({ raw }) => ({ raw, sha256: crypto.createHash("sha256").update(raw).digest("hex") }));
   const here = await hereAlready(
@@ -123,7 +124,7 @@ export async function readIncoming(
     if ("letter" in one && one.letter) {
       read.push({
         ...one,
-        found: found(one.letter, house, names, now),
+        found: isOurs ? [] : found(one.letter, house, names, now),
         awayUntil: readAway(one.letter, momentOf(one.letter, house, now), settingsOf(house)),
       });
       await breathe();

@@ -3,8 +3,9 @@ import type { PgTable } from "drizzle-orm/pg-core";
 import type { Change, Changeable, RowValues, Write } from "../core/tasks/outcome";
 import type { Database } from "../data/engine/database";
 import { comment, conversation, slip, task } from "../data/schema";
+import { outgoing } from "../data/schema-post";
 
-const TABLES = { task, slip, conversation, comment } as const satisfies Record<Changeable, PgTable>;
+const TABLES = { task, slip, conversation, comment, outgoing } as const satisfies Record<Changeable, PgTable>;
 
 /** Columns that the database keeps by itself. */
 const DERIVED = new Set(["search"]);

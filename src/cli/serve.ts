@@ -5,8 +5,10 @@ import next from "next";
 import { now } from "../data/clock";
 import { productRoot } from "../data/engine/open-pglite";
 import { closeSharedDatabase, sharedDatabase } from "../data/engine/shared-database";
+import { smtpCarrier } from "../post/carrier";
 import { openSmtpDoor } from "../post/smtp-in";
-import { ownCertificate, ownDomains, portNamed } from "./settings";
+import { startOutbox } from "../post/worker";
+import { outgoingServer, ownCertificate, ownDomains, portNamed } from "./settings";
 import { WrongCall } from "./wrong-call";
 
 const DEFAULT_PORT = 3900;
@@ -59,13 +61,14 @@ export async function serve(what: string): Promise<number> {
   const port = portNamed("PORT") ?? DEFAULT_PORT;
   const domains = ownDomains();
   const certificate = ownCertificate();
+  const smtpOut = outgoingServer();
   const smtpPort = portNamed("JAM_SMTP_PORT");
   if (smtpPort !== null && domains.length === 0)
     throw new WrongCall("JAM_SMTP_PORT is set, but JAM_DOMAIN is not: say whose mail is ours, like in.firm.example.");
   const dir = productRoot();
   if (!fs.existsSync(path.join(dir, ".next/BUILD_ID")))
     throw new WrongCall("The pages are not built yet. Run npm run build first (npm run demo does it by itself).");
-  const { db } = await sharedDatabase(`${what} at port ${port}`);
+  const { db, pglite } = await sharedDatabase(`${what} at port ${port}`);
   const smtp =
     smtpPort === null
       ? null
@@ -75,6 +78,7 @@ export async function serve(what: string): Promise<number> {
             ? new WrongCall(`Port ${smtpPort} is taken by another program. Set JAM_SMTP_PORT to another one.`)
             : error;
         });
+  const outbox = smtpOut ? await startOutbox(db, smtpCarrier(smtpOut), now, pglite !== null) : null;
   // Mail is taken before the pages are ready: whoever hands it over should not have to come again.
   if (smtp) process.stdout.write(`Mail for ${domains.join(", ")} is taken at port ${smtp.port}.\n`);
   // Next reads this when it starts; a server for real users is never in development mode.
@@ -111,6 +115,7 @@ export async function serve(what: string): Promise<number> {
   server.close();
   server.closeAllConnections();
   await smtp?.close();
+  await outbox?.stop();
   await closeSharedDatabase();
   process.exit(0);
 }

@@ -13,6 +13,7 @@ export const ACT_NAMES = [
   "make task",
   "change task",
   "comment",
+  "write",
   "undo",
 ] as const;
 export type ActName = (typeof ACT_NAMES)[number];
@@ -94,6 +95,14 @@ export function historyWords(
   }
   if (act === "make task") return "made it by hand";
   if (act === "comment") return "wrote a note";
+  if (act === "write") {
+    const letter = changes.find((change) => change.row === "outgoing")?.after;
+    const to = Array.isArray(letter?.to)
+      ? letter.to.map((one) => (typeof one === "string" ? one : one.name || one.address))
+      : [];
+    const done = own.some((change) => change.after?.state === "done") ? " and finished it" : "";
+    return `wrote to ${to.slice(0, 3).join(", ")}${to.length > 3 ? ` and ${to.length - 3} more` : ""}${done}`;
+  }
   const fields = own.flatMap((change) => fieldWords(change, nameOf));
   return fields.length > 0 ? fields.join(", ") : act;
 }

@@ -1,9 +1,11 @@
 /** The rows that an act may change, by the word of the product. */
-export const CHANGEABLE = ["task", "slip", "conversation", "comment"] as const;
+export const CHANGEABLE = ["task", "slip", "conversation", "comment", "outgoing"] as const;
 export type Changeable = (typeof CHANGEABLE)[number];
 
 /** Values of a row as they travel through JSON: instants are ISO 8601 text. */
-export type RowValues = Readonly<Record<string, string | number | boolean | null | readonly string[]>>;
+export type RowValues = Readonly<
+  Record<string, string | number | boolean | null | readonly (string | Readonly<Record<string, string>>)[]>
+>;
 
 /** What an act wants written: a new row, fields of a row that is there, or (`values` null) a row taken away. */
 export interface Write {

@@ -96,7 +96,7 @@ export interface SortRow {
   readonly isUnreadable: boolean;
   readonly first: { readonly title: string; readonly kind: SlipKind; readonly due: DueView | null } | null;
   readonly kinds: Readonly<Record<SlipKind, number>>;
-  readonly outcome: "kept" | "nothing to do" | "filed by itself" | null;
+  readonly outcome: "kept" | "nothing to do" | "filed by itself" | "answered" | null;
   readonly dealtAt: number | null;
   readonly dealtBy: string | null;
   readonly wayIn: string;

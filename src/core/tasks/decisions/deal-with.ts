@@ -10,8 +10,12 @@ export interface ConversationFacts {
   readonly actorId: string;
 }
 
-/** Nothing to do: the conversation leaves Sort, and what was proposed in it is brushed off. */
-export function nothingToDo(facts: ConversationFacts, now: string): Outcome {
+/** Nothing to do, or nothing more once it is answered: the conversation leaves Sort, and what was proposed in it is brushed off. */
+export function nothingToDo(
+  facts: ConversationFacts,
+  now: string,
+  outcome: "nothing to do" | "answered" = "nothing to do",
+): Outcome {
   const open = facts.slips.filter((slip) => slip.state === "proposed");
   const kept = facts.slips.some((slip) => slip.state === "kept");
   const writes: Write[] = open.map((slip) => ({
@@ -22,7 +26,7 @@ export function nothingToDo(facts: ConversationFacts, now: string): Outcome {
   }));
   return {
     ok: true,
-    writes: [...writes, dealtWith(facts.conversationId, kept ? "kept" : "nothing to do", facts.actorId, now)],
+    writes: [...writes, dealtWith(facts.conversationId, kept ? "kept" : outcome, facts.actorId, now)],
     about: [facts.conversationId],
   };
 }

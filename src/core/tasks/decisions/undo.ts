@@ -1,4 +1,4 @@
-import { type Change, type Outcome, type RowValues, refused, type Write } from "../outcome";
+import { type Change, invalid, type Outcome, type RowValues, refused, type Write } from "../outcome";
 
 /** An entry of the history and what has become of its rows, as undoing it is decided on. */
 export interface UndoFacts {
@@ -25,6 +25,8 @@ export function undo(facts: UndoFacts): Outcome {
   for (const change of [...facts.entry.changes].reverse()) {
     const row = facts.rows.get(change.id);
     const later = facts.touchedLater.get(change.id);
+    if (change.row === "outgoing" && row && (row.state !== "waiting" || row.tries !== 0))
+      return invalid("The letter has gone out; it cannot be taken back. Nothing was changed.");
     if (change.before === null) {
       if (later) return refused({ code: "built upon", by: later });
       if (row) writes.push({ row: change.row, id: change.id, isNew: false, values: null });

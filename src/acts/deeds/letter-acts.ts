@@ -1,0 +1,74 @@
+import { sql } from "drizzle-orm";
+import { z } from "zod";
+import type { Correspondent } from "../../core/letters/letter";
+import { parseLetter } from "../../core/letters/parse-letter";
+import { type WriteBackFacts, writeBack } from "../../core/tasks/decisions/write-back";
+import type { TaskState } from "../../core/tasks/task";
+import type { Database } from "../../data/engine/database";
+import { newId } from "../../data/ids";
+import { rawLetterFor } from "../../data/queries/letters";
+import { rowsOf } from "../../data/rows";
+import { type Actor, define } from "../act";
+import { conversationFacts, taskColumns } from "../facts";
+import { id, text } from "../inputs";
+import { addressesFor } from "../own-addresses";
+
+const correspondents = z.array(z.object({ name: z.string().max(400), address: z.string().max(400) })).max(200);
+
+/** Message-ID and References of the letter that is answered; References stand only in the raw message. */
+async function answered(db: Database, actor: Actor, letterId: string): Promise<WriteBackFacts["answers"] | undefined> {
+  const raw = await rawLetterFor(db, actor, letterId);
+  if (!raw) return undefined;
+  const parsed = await parseLetter(raw.bytes);
+  return parsed.ok ? { messageId: parsed.letter.messageId, references: parsed.letter.references } : null;
+}
+
+async function conversationOf(db: Database, letterId: string): Promise<string | null> {
+  const [row] = await rowsOf<{ id: string }>(db, sql`select conversation_id as id from letter where id = ${letterId}`);
+  return row?.id ?? null;
+}
+
+/** A letter of ours: an answer, one from a task, or a new one. */
+export const write = define({
+  name: "write",
+  input: z.object({
+    to: correspondents,
+    cc: correspondents,
+    subject: text,
+    text: z.string().max(400_000),
+    from: z.string().max(400),
+    answersId: id.nullable(),
+    taskId: id.nullable(),
+    finishes: z.boolean(),
+    dealsWith: z.boolean(),
+  }),
+  async load(db, actor, input): Promise<WriteBackFacts | null> {
+    const answers = input.answersId ? await answered(db, actor, input.answersId) : null;
+    if (answers === undefined) return null;
+    const conversationId = input.answersId ? await conversationOf(db, input.answersId) : null;
+    const conversation = conversationId ? await conversationFacts(db, actor, conversationId) : null;
+    const task = input.taskId ? await taskColumns(db, actor, input.taskId) : null;
+    if (input.taskId && !task) return null;
+    const from = (await addressesFor(db, actor, input.answersId)).find(({ address }) => address === input.from);
+    if (!from) return null;
+    return {
+      actorId: actor.personId,
+      id: newId(actor.now),
+      messageId: messageIdFrom(from, actor.now),
+      from,
+      answers,
+      conversation,
+      task: task && {
+        id: input.taskId!,
+        state: task.columns.state as TaskState,
+        conversationId: task.conversationId,
+      },
+    };
+  },
+  decide: (facts, input, now) => writeBack(facts, input, now),
+});
+
+/** A Message-ID that nobody else makes: a UUID at the writer's own domain (RFC 5322 section 3.6.4). */
+function messageIdFrom(from: Correspondent, now: number): string {
+  return `${newId(now)}@${from.address.split("@").at(-1)}`;
+}

@@ -1,0 +1,88 @@
+import type { Correspondent } from "../../letters/letter";
+import { TAKE_BACK_MS } from "../../letters/outgoing";
+import { tidyLetter, type WrittenLetter } from "../../letters/to-send";
+import { invalid, type Outcome, type Write } from "../outcome";
+import type { TaskState } from "../task";
+import { type ConversationFacts, nothingToDo } from "./deal-with";
+
+/** What a letter of ours is decided on. */
+export interface WriteBackFacts {
+  readonly actorId: string;
+  /** Ids for the letter, handed out before. */
+  readonly id: string;
+  readonly messageId: string;
+  readonly from: Correspondent;
+  /** The letter that is answered, and its own references (RFC 5322 section 3.6.4). */
+  readonly answers: { readonly messageId: string | null; readonly references: readonly string[] } | null;
+  readonly conversation: ConversationFacts | null;
+  readonly task: { readonly id: string; readonly state: TaskState; readonly conversationId: string | null } | null;
+}
+
+export interface WriteBackInput extends WrittenLetter {
+  /** Finish the task in the same step. */
+  readonly finishes: boolean;
+  /** Take the conversation out of Sort in the same step; slips still open are brushed off. */
+  readonly dealsWith: boolean;
+}
+
+/** Message-IDs in References at the most; the first, which names the conversation, is kept. */
+const MOST_REFERENCES = 40;
+
+function referencesOf(answers: WriteBackFacts["answers"]): string[] {
+  if (!answers) return [];
+  const all = [...answers.references, ...(answers.messageId ? [answers.messageId] : [])];
+  return all.length > MOST_REFERENCES ? [all[0]!, ...all.slice(1 - MOST_REFERENCES)] : all;
+}
+
+/**
+ * Writes a letter: it waits in the outbox for the seconds in which it can be taken back. With it, in one step, the task may
+ * be finished or the conversation be dealt with.
+ */
+export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: string): Outcome {
+  const tidy = tidyLetter(input);
+  if (!tidy.ok) return invalid(tidy.why);
+  const { letter } = tidy;
+  const conversationId = facts.conversation?.conversationId ?? facts.task?.conversationId ?? null;
+  const writes: Write[] = [
+    {
+      row: "outgoing",
+      id: facts.id,
+      isNew: true,
+      values: {
+        messageId: facts.messageId,
+        personId: facts.actorId,
+        conversationId,
+        taskId: facts.task?.id ?? null,
+        fromName: facts.from.name,
+        fromAddress: facts.from.address,
+        to: letter.to.map(({ name, address }) => ({ name, address })),
+        cc: letter.cc.map(({ name, address }) => ({ name, address })),
+        subject: letter.subject,
+        text: letter.text,
+        answers: facts.answers?.messageId ?? null,
+        references: referencesOf(facts.answers),
+        createdAt: now,
+        state: "waiting",
+        tries: 0,
+        nextTry: new Date(Date.parse(now) + TAKE_BACK_MS).toISOString(),
+        said: null,
+        maybeTwice: false,
+        sentAt: null,
+        letterId: null,
+      },
+    },
+  ];
+  const about = [...(conversationId ? [conversationId] : []), ...(facts.task ? [facts.task.id] : [])];
+  if (input.finishes && facts.task) {
+    if (facts.task.state === "done")
+      return invalid("The task is done already. Nothing was sent; your letter is still here.");
+    const values = { state: "done", changedAt: now, finishedAt: now };
+    writes.push({ row: "task", id: facts.task.id, isNew: false, values });
+  }
+  if (input.dealsWith && facts.conversation?.place === "sort") {
+    const dealt = nothingToDo(facts.conversation, now, "answered");
+    if (!dealt.ok) return dealt;
+    writes.push(...dealt.writes);
+  }
+  return { ok: true, writes, about };
+}

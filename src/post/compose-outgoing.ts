@@ -1,0 +1,42 @@
+import MailComposer from "nodemailer/lib/mail-composer";
+import type { Correspondent } from "../core/letters/letter";
+
+/** A letter of the outbox as it is made into a message. */
+export interface OutgoingLetter {
+  readonly messageId: string;
+  readonly fromName: string;
+  readonly fromAddress: string;
+  readonly to: readonly Correspondent[];
+  readonly cc: readonly Correspondent[];
+  readonly subject: string;
+  readonly text: string;
+  readonly answers: string | null;
+  readonly references: readonly string[];
+  readonly createdAt: number;
+}
+
+const named = ({ name, address }: Correspondent) => ({ name, address });
+
+/**
+ * The bytes of a letter of ours (RFC 5322, MIME). The same letter gives the same bytes each time, so that a second try
+ * after a crash is the same message. Header fields come from fields, never from text: no line end of a name or subject
+ * can begin a header.
+ */
+export function composeOutgoing(letter: OutgoingLetter): Promise<Buffer> {
+  const composer = new MailComposer({
+    from: named({ name: letter.fromName, address: letter.fromAddress }),
+    to: letter.to.map(named),
+    cc: letter.cc.map(named),
+    subject: letter.subject,
+    text: `${letter.text}\n`,
+    messageId: `<${letter.messageId}>`,
+    ...(letter.answers ? { inReplyTo: `<${letter.answers}>` } : {}),
+    ...(letter.references.length > 0 ? { references: letter.references.map((one) => `<${one}>`) } : {}),
+    date: new Date(letter.createdAt),
+    baseBoundary: letter.messageId.replace(/[^\w]/g, "").slice(0, 30),
+    newline: "\r\n",
+    disableFileAccess: true,
+    disableUrlAccess: true,
+  });
+  return composer.compile().build();
+}

@@ -1,0 +1,116 @@
+import { sql } from "drizzle-orm";
+import { takeIn } from "../acts/take-in";
+import { tellScreens } from "../acts/tell-screens";
+import { wayInNamed } from "../acts/ways-in";
+import { isRefusal, pauseAfter } from "../core/letters/outgoing";
+import type { Database } from "../data/engine/database";
+import { type InstantText, millis, rowsOf } from "../data/rows";
+import { composeOutgoing, type OutgoingLetter } from "./compose-outgoing";
+
+/** How a message is handed to the next server. */
+export interface Carrier {
+  send(raw: Buffer, envelope: { from: string; to: string[] }): Promise<SentAnswer>;
+}
+
+/** What the next server answered: taken, refused for good, not now, or its answer was lost after the letter was handed over. */
+export type SentAnswer = { readonly kind: "taken" | "not now" | "refused" | "answer lost"; readonly said: string };
+
+/** Milliseconds after which a letter that is being sent counts as left by a process that died. */
+const LEASE_MS = 120_000;
+
+interface Row extends Omit<OutgoingLetter, "createdAt"> {
+  readonly id: string;
+  readonly personId: string;
+  readonly personAddress: string;
+  readonly createdAt: InstantText;
+  readonly tries: number;
+  readonly maybeTwice: boolean;
+}
+
+const COLUMNS = sql`o.id, o.person_id as "personId", (select address from person where id = o.person_id) as "personAddress", o.message_id as "messageId",
+  o.from_name as "fromName", o.from_address as "fromAddress", o."to", o.cc, o.subject, o.text, o.answers, o."references", o.created_at as "createdAt", o.tries,
+  o.maybe_twice as "maybeTwice"`;
+
+/** Takes the next letter that is due for this process alone; null where none is. */
+async function claim(db: Database, now: number): Promise<Row | null> {
+  const [row] = await rowsOf<Row>(
+    db,
+    sql`update outgoing o set state = 'sending', tries = o.tries + 1, next_try = ${new Date(now + LEASE_MS)}
+      where o.id = (select id from outgoing where state = 'waiting' and next_try <= ${new Date(now)} order by next_try limit 1 for update skip locked)
+      returning ${COLUMNS}`,
+  );
+  return row ?? null;
+}
+
+/**
+ * Letters that a process was sending when it died: the server's answer is lost, so they may have gone out. They are tried
+ * once more, and marked; where the answer is lost a second time they are given up, loudly.
+ */
+async function recover(db: Database, now: number, isOnlyProcess: boolean): Promise<void> {
+  const left = isOnlyProcess ? sql`state = 'sending'` : sql`state = 'sending' and next_try <= ${new Date(now)}`;
+  await db.execute(
+    sql`update outgoing set state = case when maybe_twice then 'given up' else 'waiting' end, maybe_twice = true, next_try = ${new Date(now)},
+      said = 'The answer of the mail server was lost; the letter may have gone out already.' where ${left}`,
+  );
+}
+
+async function settle(db: Database, row: Row, answer: SentAnswer, now: number): Promise<void> {
+  const isLost = answer.kind === "answer lost";
+  const pause = answer.kind === "refused" || (isLost && row.maybeTwice) ? null : pauseAfter(row.tries);
+  await db.execute(
+    answer.kind === "taken"
+      ? sql`update outgoing set state = 'sent', said = ${answer.said}, sent_at = ${new Date(now)} where id = ${row.id}`
+      : sql`update outgoing set state = ${pause === null ? "given up" : "waiting"}, said = ${answer.said}, maybe_twice = maybe_twice or ${isLost},
+          next_try = ${new Date(now + (pause ?? 0))} where id = ${row.id}`,
+  );
+}
+
+/** Puts letters that went out among the others, in their conversations; also those of a process that died before it could. */
+async function takeInSent(db: Database, now: () => number): Promise<void> {
+  const rows = await rowsOf<Row>(
+    db,
+    sql`select ${COLUMNS} from outgoing o where o.state = 'sent' and o.letter_id is null order by o.created_at limit 50`,
+  );
+  for (const row of rows) {
+    const wayInId = await wayInNamed(db, `written by ${row.personAddress}`, "written", row.personId);
+    const raw = await composeOutgoing({ ...row, createdAt: millis(row.createdAt) });
+    const [taken] = await takeIn(db, [{ raw }], wayInId, now(), { isOurs: true });
+    if (taken && "letterId" in taken)
+      await db.execute(sql`update outgoing set letter_id = ${taken.letterId} where id = ${row.id}`);
+  }
+}
+
+/** Sends what is due, one letter after the other, until nothing is; gives back how many were tried. */
+export async function sendDue(db: Database, carrier: Carrier, now: () => number): Promise<number> {
+  let tried = 0;
+  for (let row = await claim(db, now()); row !== null; row = await claim(db, now())) {
+    tried += 1;
+    const to = [...new Set([...row.to, ...row.cc].map((one) => one.address))];
+    const raw = await composeOutgoing({ ...row, createdAt: millis(row.createdAt) });
+    const answer = await carrier.send(raw, { from: row.fromAddress, to });
+    await settle(db, row, answer, now());
+    await takeInSent(db, now);
+    tellScreens();
+  }
+  return tried;
+}
+
+/** What stands before the first look: letters of a process that died are set right. */
+export async function openOutbox(db: Database, now: () => number, isOnlyProcess: boolean): Promise<void> {
+  await recover(db, now(), isOnlyProcess);
+  await takeInSent(db, now);
+}
+
+/** What an error of the next server means. Only once the message itself was under way can its answer be lost. */
+export function answerOf(error: unknown): SentAnswer {
+  const { message, responseCode, command, code } = error as {
+    message?: string;
+    responseCode?: number;
+    command?: string;
+    code?: string;
+  };
+  const said = (message ?? "The mail server did not answer.").slice(0, 500);
+  if (responseCode !== undefined) return { kind: isRefusal(responseCode) ? "refused" : "not now", said };
+  const wasHandedOver = command === "DATA" || code === "EMESSAGE";
+  return { kind: wasHandedOver ? "answer lost" : "not now", said };
+}

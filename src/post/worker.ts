@@ -1,0 +1,49 @@
+import { onChange } from "../acts/tell-screens";
+import type { Database } from "../data/engine/database";
+import { type Carrier, openOutbox, sendDue } from "./outbox";
+
+/** Work in the background that can be told to stop; `stop` waits for the step under way. */
+export interface Worker {
+  stop(): Promise<void>;
+}
+
+/** Milliseconds between two looks for letters that are due. */
+const LOOK_MS = 1_000;
+
+/**
+ * Sends the letters of the outbox as they become due. A fault of one look is said on standard error and the next look comes
+ * all the same.
+ * @param isOnlyProcess whether nobody else works on these data (a folder of PGlite has one owner)
+ */
+export async function startOutbox(
+  db: Database,
+  carrier: Carrier,
+  now: () => number,
+  isOnlyProcess: boolean,
+): Promise<Worker> {
+  await openOutbox(db, now, isOnlyProcess);
+  let isStopped = false;
+  let running: Promise<unknown> = Promise.resolve();
+  let isLooking = false;
+  const look = () => {
+    if (isStopped || isLooking) return;
+    isLooking = true;
+    running = sendDue(db, carrier, now)
+      .catch((error) => {
+        if (!isStopped) process.stderr.write(`The outbox could not be looked through: ${String(error)}\n`);
+      })
+      .finally(() => {
+        isLooking = false;
+      });
+  };
+  const timer = setInterval(look, LOOK_MS);
+  const off = onChange(look);
+  return {
+    async stop() {
+      isStopped = true;
+      clearInterval(timer);
+      off();
+      await running;
+    },
+  };
+}
