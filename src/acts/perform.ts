@@ -8,7 +8,7 @@ import { rowsOf } from "../data/rows";
 import { history } from "../data/schema";
 import type { Actor, AnyAct } from "./act";
 import { changeSlip, changeTask } from "./deeds/field-acts";
-import { write } from "./deeds/letter-acts";
+import { sendAgain, write } from "./deeds/letter-acts";
 import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
 import { comment, make } from "./deeds/task-acts";
 import { undoAct } from "./deeds/undo-act";
@@ -28,6 +28,7 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   "change task": changeTask,
   comment,
   write,
+  "send again": sendAgain,
   undo: undoAct,
 };
 

@@ -1,10 +1,11 @@
 import fs from "node:fs";
 import { isSetUp } from "../acts/set-up";
-import { now } from "../data/clock";
+import { goAhead, now } from "../data/clock";
 import { databaseSettings } from "../data/engine/database";
 import { lockFolder } from "../data/engine/folder-lock";
 import { sharedDatabase } from "../data/engine/shared-database";
 import { loadDemo } from "../postroom/load-demo";
+import { PostRoom, setPostRoom } from "../postroom/room/room";
 import { readWords } from "./options";
 import { progress } from "./progress";
 import { serve } from "./serve";
@@ -21,6 +22,7 @@ export async function demo(words: readonly string[]): Promise<number> {
     const unlock = await lockFolder(settings.folder, "jam demo --fresh");
     unlock();
     fs.rmSync(`${settings.folder}/db`, { recursive: true, force: true });
+    fs.rmSync(`${settings.folder}/post-room.json`, { force: true });
   }
   const line = progress();
   line.say("Opening the data folder …");
@@ -30,5 +32,12 @@ export async function demo(words: readonly string[]): Promise<number> {
     await loadDemo(db, now(), line.say);
     line.end("The demo is loaded.");
   }
-  return serve("jam demo");
+  // The demo's own outside world, on this machine alone; other settings win over it.
+  if (process.env.JAM_SMTP_OUT || process.env.JAM_SMTP_PORT) return serve("jam demo");
+  const room = new PostRoom(`${settings.folder}/post-room.json`, now, goAhead);
+  process.env.JAM_DOMAIN ??= "larkmoor.example";
+  process.env.JAM_SMTP_OUT = `smtp://127.0.0.1:${await room.open()}`;
+  process.env.JAM_SMTP_PORT = "0";
+  setPostRoom(room);
+  return serve("jam demo", { onDoor: (port) => room.deliverTo(port) });
 }

@@ -57,7 +57,7 @@ async function warm(port: number): Promise<void> {
  * Serves the pages until it is told to stop. The database is opened first, so that a second server on the same folder is
  * refused before anything listens; everything is closed in the opposite order.
  */
-export async function serve(what: string): Promise<number> {
+export async function serve(what: string, { onDoor }: { onDoor?: (port: number) => void } = {}): Promise<number> {
   const port = portNamed("PORT") ?? DEFAULT_PORT;
   const domains = ownDomains();
   const certificate = ownCertificate();
@@ -80,6 +80,7 @@ export async function serve(what: string): Promise<number> {
         });
   const outbox = smtpOut ? await startOutbox(db, smtpCarrier(smtpOut), now, pglite !== null) : null;
   // Mail is taken before the pages are ready: whoever hands it over should not have to come again.
+  if (smtp) onDoor?.(smtp.port);
   if (smtp) process.stdout.write(`Mail for ${domains.join(", ")} is taken at port ${smtp.port}.\n`);
   // Next reads this when it starts; a server for real users is never in development mode.
   (process.env as Record<string, string>).NODE_ENV = "production";

@@ -63,6 +63,15 @@ async function settle(db: Database, row: Row, answer: SentAnswer, now: number): 
       : sql`update outgoing set state = ${pause === null ? "given up" : "waiting"}, said = ${answer.said}, maybe_twice = maybe_twice or ${isLost},
           next_try = ${new Date(now + (pause ?? 0))} where id = ${row.id}`,
   );
+  if (answer.kind !== "taken" && pause === null) await bringBack(db, row.id, now);
+}
+
+/** A letter that is given up is said loudly: its conversation comes back into Sort. */
+async function bringBack(db: Database, outgoingId: string, now: number): Promise<void> {
+  await db.execute(
+    sql`update conversation set place = 'sort', outcome = null, dealt_at = null, dealt_by = null, came_at = ${new Date(now)}
+      where place = 'dealt with' and id = (select conversation_id from outgoing where id = ${outgoingId})`,
+  );
 }
 
 /** Puts letters that went out among the others, in their conversations; also those of a process that died before it could. */
@@ -75,8 +84,15 @@ async function takeInSent(db: Database, now: () => number): Promise<void> {
     const wayInId = await wayInNamed(db, `written by ${row.personAddress}`, "written", row.personId);
     const raw = await composeOutgoing({ ...row, createdAt: millis(row.createdAt) });
     const [taken] = await takeIn(db, [{ raw }], wayInId, now(), { isOurs: true });
-    if (taken && "letterId" in taken)
-      await db.execute(sql`update outgoing set letter_id = ${taken.letterId} where id = ${row.id}`);
+    if (!taken || !("letterId" in taken)) continue;
+    // A task that had no conversation has one now: what is answered to this letter belongs to it.
+    await db.execute(
+      sql`update task set conversation_id = (select conversation_id from letter where id = ${taken.letterId})
+        where conversation_id is null and id = (select task_id from outgoing where id = ${row.id})`,
+    );
+    await db.execute(
+      sql`update outgoing set letter_id = ${taken.letterId}, conversation_id = (select conversation_id from letter where id = ${taken.letterId}) where id = ${row.id}`,
+    );
   }
 }
 

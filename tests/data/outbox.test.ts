@@ -28,6 +28,7 @@ describe.each(ENGINES)("letters that go out, on %s", (engine) => {
   let letterId: string;
   let conversationId: string;
   beforeAll(async () => {
+    process.env.JAM_SMTP_OUT = "smtp://127.0.0.1:25";
     house = await testHouse(engine);
     const [taken] = await takeIn(
       house.db,

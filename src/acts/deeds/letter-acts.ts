@@ -1,8 +1,10 @@
 import { sql } from "drizzle-orm";
 import { z } from "zod";
 import type { Correspondent } from "../../core/letters/letter";
+import type { OutgoingState } from "../../core/letters/outgoing";
 import { parseLetter } from "../../core/letters/parse-letter";
 import { type WriteBackFacts, writeBack } from "../../core/tasks/decisions/write-back";
+import { invalid } from "../../core/tasks/outcome";
 import type { TaskState } from "../../core/tasks/task";
 import type { Database } from "../../data/engine/database";
 import { newId } from "../../data/ids";
@@ -56,6 +58,7 @@ export const write = define({
       id: newId(actor.now),
       messageId: messageIdFrom(from, actor.now),
       from,
+      canSend: Boolean(process.env.JAM_SMTP_OUT),
       answers,
       conversation,
       task: task && {
@@ -72,3 +75,26 @@ export const write = define({
 function messageIdFrom(from: Correspondent, now: number): string {
   return `${newId(now)}@${from.address.split("@").at(-1)}`;
 }
+
+/** Tries a letter once more that was given up; only one's own. */
+export const sendAgain = define({
+  name: "send again",
+  input: z.object({ outgoingId: id }),
+  async load(db, actor, input) {
+    const [row] = await rowsOf<{ state: OutgoingState; conversationId: string | null; taskId: string | null }>(
+      db,
+      sql`select state, conversation_id as "conversationId", task_id as "taskId" from outgoing where id = ${input.outgoingId} and person_id = ${actor.personId} for update`,
+    );
+    return row ?? null;
+  },
+  decide(facts, input, now) {
+    if (facts.state !== "given up") return invalid("This letter is on its way already.");
+    return {
+      ok: true,
+      about: [facts.conversationId, facts.taskId].filter((one) => one !== null),
+      writes: [
+        { row: "outgoing", id: input.outgoingId, isNew: false, values: { state: "waiting", tries: 1, nextTry: now } },
+      ],
+    };
+  },
+});

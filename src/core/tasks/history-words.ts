@@ -14,6 +14,7 @@ export const ACT_NAMES = [
   "change task",
   "comment",
   "write",
+  "send again",
   "undo",
 ] as const;
 export type ActName = (typeof ACT_NAMES)[number];
@@ -95,6 +96,7 @@ export function historyWords(
   }
   if (act === "make task") return "made it by hand";
   if (act === "comment") return "wrote a note";
+  if (act === "send again") return "sent the letter once more";
   if (act === "write") {
     const letter = changes.find((change) => change.row === "outgoing")?.after;
     const to = Array.isArray(letter?.to)

@@ -1,4 +1,5 @@
 import type { LetterFile, TextPart } from "../letters/letter";
+import type { OutgoingState } from "../letters/outgoing";
 import type { Priority, SlipKind } from "../reading/slip";
 import type { TaskState } from "../tasks/task";
 import type { Day } from "../time/day";
@@ -146,6 +147,22 @@ export interface LetterView {
   readonly waysIn: readonly string[];
 }
 
+/** A letter of ours that is not out yet, or of which it is not sure how often it went out. */
+export interface OutgoingView {
+  readonly id: string;
+  readonly by: string;
+  readonly to: readonly { readonly name: string; readonly address: string }[];
+  readonly cc: readonly { readonly name: string; readonly address: string }[];
+  readonly subject: string;
+  readonly text: string;
+  readonly state: OutgoingState;
+  readonly tries: number;
+  readonly said: string | null;
+  readonly maybeTwice: boolean;
+  readonly createdAt: number;
+  readonly nextTry: number;
+}
+
 /** A conversation with its letters, oldest first, and its slips. */
 export interface ConversationView {
   readonly id: string;
@@ -159,6 +176,7 @@ export interface ConversationView {
   readonly slips: readonly SlipView[];
   /** Everybody outside who wrote or was written to: those who can be waited for. */
   readonly outside: readonly CorrespondentView[];
+  readonly outgoing: readonly OutgoingView[];
 }
 
 /** A task in a list. */
@@ -229,6 +247,7 @@ export interface TaskSheet {
   }[];
   readonly happened: readonly HappenedView[];
   readonly conversationId: string | null;
+  readonly outgoing: readonly OutgoingView[];
   /** Letters of the conversation that came after the task was made. */
   readonly laterLetters: readonly {
     readonly id: string;

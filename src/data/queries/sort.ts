@@ -12,6 +12,7 @@ import type { Database } from "../engine/database";
 import { maySeeConversation, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { lettersOf } from "./letters";
+import { outgoingOfConversation } from "./outgoing";
 import { correspondentsById, team } from "./people";
 
 /** Rows of one page of Sort. */
@@ -179,7 +180,7 @@ async function slipsOf(db: Database, conversationId: string): Promise<SlipView[]
 /** A conversation with its letters and slips, or null where it is not here or not for this viewer. */
 export async function conversationFor(db: Database, viewer: Viewer, id: string): Promise<ConversationView | null> {
   const [row] = await rowsOf<
-    Omit<ConversationView, "letters" | "slips" | "outside" | "dealtAt"> & { dealtAt: InstantText | null }
+    Omit<ConversationView, "letters" | "slips" | "outside" | "outgoing" | "dealtAt"> & { dealtAt: InstantText | null }
   >(
     db,
     sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy"
@@ -202,5 +203,12 @@ export async function conversationFor(db: Database, viewer: Viewer, id: string):
       )
     ).values(),
   ];
-  return { ...row, dealtAt: millisOrNull(row.dealtAt), letters, slips: await slipsOf(db, id), outside };
+  return {
+    ...row,
+    dealtAt: millisOrNull(row.dealtAt),
+    letters,
+    slips: await slipsOf(db, id),
+    outside,
+    outgoing: await outgoingOfConversation(db, id),
+  };
 }

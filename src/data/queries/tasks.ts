@@ -16,6 +16,7 @@ import {
 import type { Database } from "../engine/database";
 import { maySeeConversation, maySeeProject, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
+import { outgoingOfTask } from "./outgoing";
 import { correspondentsById, team } from "./people";
 import { sortCount } from "./sort";
 
@@ -268,16 +269,20 @@ export async function taskSheet(db: Database, viewer: Viewer, number: number): P
       return by ? [{ id: comment.id, by, text: comment.text, at: millis(comment.at) }] : [];
     }),
     happened: await happenedTo(db, viewer, row.id, people),
-    conversationId: own ? conversationId : null,
-    laterLetters: own
-      ? letters
-          .filter((letter) => letter.automatic === null && millis(letter.sentAt) > millis(own.sentAt))
-          .map((letter) => ({
-            id: letter.id,
-            from: letter.from,
-            sentAt: millis(letter.sentAt),
-            begins: newWords(letter.text, letter.parts),
-          }))
-      : [],
+    conversationId: letters.length > 0 ? conversationId : null,
+    outgoing: await outgoingOfTask(db, taskPart.id),
+    laterLetters: letters
+      .filter(
+        (letter) =>
+          (letter.automatic === null || letter.automatic === "list" || letter.automatic === "bounce") &&
+          letter.id !== letterId &&
+          (own === null || millis(letter.sentAt) > millis(own.sentAt)),
+      )
+      .map((letter) => ({
+        id: letter.id,
+        from: letter.from,
+        sentAt: millis(letter.sentAt),
+        begins: newWords(letter.text, letter.parts),
+      })),
   };
 }

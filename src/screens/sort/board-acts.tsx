@@ -10,6 +10,7 @@ export function BoardActs(props: {
   readonly onKeep: () => void;
   readonly onBrushOff: () => void;
   readonly onNothing: () => void;
+  readonly onWrite: (() => void) | null;
   readonly onBack: () => void;
   readonly onChoose: () => void;
   readonly onUndo: () => void;
@@ -48,6 +49,10 @@ export function BoardActs(props: {
           Back to Sort
         </button>
       )}
+      <button type="button" disabled={props.onWrite === null} onClick={() => props.onWrite?.()}>
+        <KeyCap name="W" />
+        Write back
+      </button>
       <button type="button" onClick={props.onChoose} className="ml-auto max-sm:hidden">
         Bring mail in
       </button>

@@ -12,6 +12,8 @@ import { KindMark } from "../parts/marks";
 import { useActs } from "../parts/use-acts";
 import { columnsSeen, withChange } from "../words/field-change";
 import { ProjectWord } from "../words/picks";
+import { OnTheirWay } from "../write/on-its-way";
+import { type Sending, WritingPaper } from "../write/writing-paper";
 import { BoardActs } from "./board-acts";
 import { ConversationLetters, numbersOf } from "./conversation-letters";
 import { OwnSlip, useMarkedWords } from "./own-slip";
@@ -60,6 +62,7 @@ function OpenBoard({
   const { run, undo } = useActs();
   const board = useRef<HTMLDivElement>(null);
   const marked = useMarkedWords();
+  const [isWriting, setWriting] = useState(false);
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [editing, setEditing] = useState<SlipField | null>(null);
   const [isProjectOpen, openProject] = useState(false);
@@ -72,6 +75,15 @@ function OpenBoard({
   const { outside } = conversation;
   const lit = open.find((slip) => slip.id === chosenId) ?? open[0] ?? null;
   const isHere = conversation.place === "sort";
+
+  const lastLetter = conversation.letters.at(-1);
+  // Machines get no answer: the last letter of a person is answered, the one that the lit slip stands in first.
+  const answerable = conversation.letters.filter((letter) => letter.automatic === null || letter.automatic === "list");
+  const answered =
+    answerable.find((letter) => letter.id === lit?.letterId) ??
+    answerable.findLast((letter) => !letter.from.isTeam) ??
+    answerable.at(-1) ??
+    null;
 
   // What stood there when the editing began: somebody else's change meanwhile must not go unnoticed.
   const seen = useRef<SlipView | null>(null);
@@ -149,6 +161,15 @@ function OpenBoard({
       },
     );
   };
+  const send = ({ dealsWith, ...letter }: Sending) =>
+    run(
+      "write",
+      { ...letter, taskId: null, dealsWith },
+      {
+        show: dealsWith ? leave : undefined,
+        says: () => "On its way in a few seconds. Until then it can be taken back.",
+      },
+    );
   const undoLast = () =>
     void undo((done) => {
       if (done.about[0] && done.about[0] !== id) onGo(done.about[0]);
@@ -209,6 +230,7 @@ function OpenBoard({
     r: () => lit && setEditing("priority"),
     t: () => lit && setEditing("title"),
     g: () => openProject(true),
+    w: () => answered && setWriting(true),
     s: makeMarked,
   });
 
@@ -262,7 +284,6 @@ function OpenBoard({
   const files = conversation.letters
     .flatMap((letter) => letter.files.map((file) => ({ ...file, letterId: letter.id })))
     .slice(-6);
-  const lastLetter = conversation.letters.at(-1);
   return (
     <section
       className="pan flex min-h-0 flex-1 flex-col max-sm:rounded-none max-sm:border-0 max-sm:bg-transparent"
@@ -281,6 +302,22 @@ function OpenBoard({
             </h2>
             <div className="flex-1">
               <ConversationLetters conversation={conversation} litId={lit?.id ?? null} onPick={light} />
+              <OnTheirWay
+                letters={conversation.outgoing}
+                onAgain={(outgoingId) => void run("send again", { outgoingId }, { says: () => "Tried again." })}
+              />
+              {isWriting && (
+                <WritingPaper
+                  key={id}
+                  about={`conversation ${id}`}
+                  answers={answered}
+                  subject={`Re: ${conversation.subject}`}
+                  known={outside}
+                  also={isHere && open.length === 0 ? { kind: "dealsWith", label: "Send, and on to the next" } : null}
+                  onSend={send}
+                  onClose={() => setWriting(false)}
+                />
+              )}
             </div>
             {lastLetter && (
               <LetterFoot
@@ -332,6 +369,7 @@ function OpenBoard({
         onKeep={() => lit && keep([lit])}
         onBrushOff={() => lit && brushOff(lit)}
         onNothing={nothing}
+        onWrite={answered ? () => setWriting(true) : null}
         onBack={() =>
           void run(
             "back to Sort",

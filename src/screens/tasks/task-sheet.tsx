@@ -11,6 +11,7 @@ import { PersonLabel, PriorityRule } from "../parts/marks";
 import { useDraft } from "../parts/use-draft";
 import { OwnerWord, PriorityWord, ProjectWord, StateWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
+import { OnTheirWay } from "../write/on-its-way";
 
 export type TaskField = FieldChange["field"];
 
@@ -22,6 +23,9 @@ interface SheetProps {
   readonly onNote: (text: string) => Promise<boolean>;
   readonly onUndoEntry: (entryId: string) => void;
   readonly acts: ReactNode;
+  /** The letter being written from here, where there is one. */
+  readonly writing: ReactNode;
+  readonly onSendAgain: (outgoingId: string) => void;
 }
 
 function Fields({ sheet, editing, onEdit, onChange }: SheetProps) {
@@ -269,6 +273,10 @@ export function TaskSheetView(props: SheetProps) {
       <div className="min-h-0 flex-1 overflow-y-auto">
         <Fields {...props} />
         <FromLetter sheet={sheet} />
+        <div className="px-[18px]">
+          <OnTheirWay letters={sheet.outgoing} onAgain={props.onSendAgain} />
+          {props.writing}
+        </div>
         <Happened sheet={sheet} onUndoEntry={props.onUndoEntry} />
       </div>
       <NoteField taskId={task.id} onNote={props.onNote} />

@@ -17,6 +17,7 @@ import { NewTask } from "./new-task";
 import { TaskList } from "./task-list";
 import type { RowField } from "./task-row";
 import { type TaskField, TaskSheetView } from "./task-sheet";
+import { TaskWriting } from "./task-writing";
 import {
   askAheadForSheet,
   changeTaskOnScreen,
@@ -122,6 +123,8 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
   const [editing, setEditing] = useState<TaskField | null>(null);
   const [inRow, setInRow] = useState<{ slug: string; field: RowField } | null>(null);
   const [isMaking, setMaking] = useState(false);
+  /** Id of the task from which a letter is being written. */
+  const [writing, setWriting] = useState<string | null>(null);
   const tasks = useTasks(look, { look: props.look, answer: props.first });
   const rows = useMemo(() => tasks.data?.pages.flatMap((page) => page.rows) ?? [], [tasks.data]);
   const grouped = useMemo(
@@ -203,6 +206,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     const { letterId, start, end } = sheet.passage;
     router.push(`/letters/${letterId}${start !== null && end !== null ? `?from=${start}&to=${end}` : ""}`);
   };
+  const isWriting = sheet !== undefined && writing === sheet.task.id;
   const note = () => document.getElementById("note-field")?.focus();
 
   useKeys({
@@ -217,6 +221,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     a: () => setMaking(true),
     c: note,
     l: openLetter,
+    w: () => sheet && setWriting(sheet.task.id),
     u: () => void undo(),
   });
 
@@ -233,6 +238,10 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
       <button type="button" onClick={openLetter} disabled={!sheet.passage}>
         <KeyCap name="L" />
         Letter
+      </button>
+      <button type="button" onClick={() => setWriting(sheet.task.id)}>
+        <KeyCap name="W" />
+        Write
       </button>
       <button type="button" className="ml-auto" onClick={() => void undo()}>
         <KeyCap name="U" />
@@ -326,6 +335,22 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               onNote={(text) => run("comment", { taskId: sheet.task.id, text })}
               onUndoEntry={(entryId) => void run("undo", { entryId }, { says: () => "Undone.", canUndo: false })}
               acts={acts}
+              onSendAgain={(outgoingId) => void run("send again", { outgoingId }, { says: () => "Tried again." })}
+              writing={
+                isWriting && (
+                  <TaskWriting
+                    sheet={sheet}
+                    onSend={(letter) =>
+                      run(
+                        "write",
+                        { ...letter, taskId: sheet.task.id },
+                        { says: () => "On its way in a few seconds. Until then it can be taken back." },
+                      )
+                    }
+                    onClose={() => setWriting(null)}
+                  />
+                )
+              }
             />
           </div>
         ) : (

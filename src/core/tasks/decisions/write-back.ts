@@ -12,6 +12,8 @@ export interface WriteBackFacts {
   readonly id: string;
   readonly messageId: string;
   readonly from: Correspondent;
+  /** Whether there is a mail server that takes our letters. */
+  readonly canSend: boolean;
   /** The letter that is answered, and its own references (RFC 5322 section 3.6.4). */
   readonly answers: { readonly messageId: string | null; readonly references: readonly string[] } | null;
   readonly conversation: ConversationFacts | null;
@@ -39,6 +41,10 @@ function referencesOf(answers: WriteBackFacts["answers"]): string[] {
  * be finished or the conversation be dealt with.
  */
 export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: string): Outcome {
+  if (!facts.canSend)
+    return invalid(
+      "No mail server is set up here for letters that go out (JAM_SMTP_OUT). Nothing was sent; your letter is still here.",
+    );
   const tidy = tidyLetter(input);
   if (!tidy.ok) return invalid(tidy.why);
   const { letter } = tidy;

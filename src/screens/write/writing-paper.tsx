@@ -1,0 +1,153 @@
+"use client";
+
+import { useEffect, useRef, useState } from "react";
+import type { Correspondent } from "../../core/letters/letter";
+import { quotedBelow, replyHead } from "../../core/letters/reply";
+import type { LetterView } from "../../core/views/views";
+import { useHouse } from "../parts/house";
+import { PeopleField } from "./people-field";
+import { useWritten, type Written } from "./use-written";
+
+/** What is sent, as the act "write" takes it. */
+export interface Sending extends Written {
+  readonly answersId: string | null;
+  readonly finishes: boolean;
+  readonly dealsWith: boolean;
+}
+
+interface PaperProps {
+  /** What it is about, by which the draft is found again. */
+  readonly about: string;
+  readonly answers: LetterView | null;
+  /** Subject of a letter that answers nothing. */
+  readonly subject?: string;
+  readonly known: readonly Correspondent[];
+  /** What may be done in the same step, and its name on the button. */
+  readonly also: { readonly kind: "finishes" | "dealsWith"; readonly label: string } | null;
+  readonly onSend: (letter: Sending) => Promise<boolean>;
+  readonly onClose: () => void;
+}
+
+/** A letter being written: who it is from and goes to, its words, and the original that goes along below them. */
+export function WritingPaper(props: PaperProps) {
+  const { about, answers, also } = props;
+  const { me, team } = useHouse();
+  const head = answers ? replyHead(answers, new Set([me.address])) : { to: [], cc: [], subject: props.subject ?? "" };
+  const original = answers ? quotedBelow(answers) : "";
+  const { written, from, change, forget, restore } = useWritten(about, answers?.id ?? null, { ...head, text: "" });
+  const [isQuoted, setQuoted] = useState(true);
+  const [isBusy, setBusy] = useState(false);
+  const field = useRef<HTMLTextAreaElement>(null);
+  const paper = useRef<HTMLFormElement>(null);
+  const isReady = written !== null;
+  useEffect(() => {
+    if (!isReady) return;
+    field.current?.focus({ preventScroll: true });
+    paper.current?.scrollIntoView({ block: "nearest" });
+  }, [isReady]);
+  if (!written) return <div className="paper mt-3 h-[220px]" aria-busy="true" />;
+  const send = async (step: "finishes" | "dealsWith" | null) => {
+    if (isBusy) return;
+    setBusy(true);
+    const text = isQuoted && original !== "" ? `${written.text.trimEnd()}\n\n${original}` : written.text;
+    forget();
+    const isSent = await props.onSend({
+      ...written,
+      text: written.text.trim() === "" ? "" : text,
+      answersId: answers?.id ?? null,
+      finishes: step === "finishes",
+      dealsWith: step === "dealsWith",
+    });
+    if (!isSent) restore(written);
+    setBusy(false);
+    if (isSent) props.onClose();
+  };
+  const known = [...props.known, ...team.map(({ name, address }) => ({ name, address }))];
+  return (
+    <form
+      ref={paper}
+      className="paper mb-4 mt-3 px-4 pb-3 pt-2"
+      aria-label="Your letter"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void send(also?.kind === "dealsWith" ? "dealsWith" : null);
+      }}
+      onKeyDown={(event) => {
+        if (event.key === "Enter" && (event.ctrlKey || event.metaKey)) {
+          event.preventDefault();
+          void send(also?.kind === "dealsWith" ? "dealsWith" : null);
+        }
+        if (event.key === "Escape") {
+          event.stopPropagation();
+          props.onClose();
+        }
+      }}
+    >
+      {from.length > 1 ? (
+        <label className="flex items-baseline gap-2 border-b border-hairline py-1">
+          <span className="w-12 flex-none text-[12px] text-soft">From</span>
+          <select
+            className="min-w-0 flex-1 bg-transparent text-[13.5px]"
+            value={written.from}
+            onChange={(event) => change({ from: event.target.value })}
+          >
+            {from.map((one) => (
+              <option key={one.address} value={one.address}>
+                {one.name} &lt;{one.address}&gt;
+              </option>
+            ))}
+          </select>
+        </label>
+      ) : (
+        <div className="flex items-baseline gap-2 border-b border-hairline py-1">
+          <span className="w-12 flex-none text-[12px] text-soft">From</span>
+          <span className="truncate text-[13.5px]">
+            {me.name} &lt;{written.from}&gt;
+          </span>
+        </div>
+      )}
+      <PeopleField label="To" people={written.to} known={known} onChange={(to) => change({ to })} />
+      <PeopleField label="Copy to" people={written.cc} known={known} onChange={(cc) => change({ cc })} />
+      <label className="flex items-baseline gap-2 border-b border-hairline py-1">
+        <span className="w-12 flex-none text-[12px] text-soft">Subject</span>
+        <input
+          className="min-w-0 flex-1 bg-transparent text-[13.5px]"
+          value={written.subject}
+          onChange={(event) => change({ subject: event.target.value })}
+        />
+      </label>
+      <textarea
+        ref={field}
+        aria-label="Words of the letter"
+        rows={6}
+        className="font-letter mt-2 min-h-[128px] w-full resize-y bg-transparent text-[16px] leading-[25px] [field-sizing:content]"
+        value={written.text}
+        onChange={(event) => change({ text: event.target.value })}
+      />
+      {original !== "" && (
+        <label className="mb-2 flex items-center gap-2 text-[12px] text-soft">
+          <input type="checkbox" checked={isQuoted} onChange={(event) => setQuoted(event.target.checked)} />
+          {answers?.from.name}’s letter goes along below yours
+        </label>
+      )}
+      <div className="flex flex-wrap items-center gap-2">
+        <button type="submit" className="btn" disabled={isBusy}>
+          {also?.kind === "dealsWith" ? also.label : "Send"}
+        </button>
+        {also && (
+          <button
+            type="button"
+            className="btn is-line"
+            disabled={isBusy}
+            onClick={() => void send(also.kind === "dealsWith" ? null : also.kind)}
+          >
+            {also.kind === "dealsWith" ? "Send, and stay here" : also.label}
+          </button>
+        )}
+        <button type="button" className="btn is-line ml-auto" onClick={props.onClose}>
+          Put it aside
+        </button>
+      </div>
+    </form>
+  );
+}
