@@ -35,7 +35,7 @@ function WriteAs({ view, onDo }: { view: PostRoomView; onDo: (what: object) => P
         <select className={field} value={from} onChange={(event) => setFrom(event.target.value)}>
           {view.writers.map((one) => (
             <option key={one.key} value={one.key}>
-              {one.name}, {one.firm} (answers {one.manner === "never" ? "never" : one.manner})
+              {one.name} · {one.manner === "asks back" ? "asks back" : `answers ${one.manner}`}
             </option>
           ))}
         </select>
@@ -86,7 +86,7 @@ function Room() {
   };
   return (
     <main className="mx-auto grid max-w-[1200px] grid-cols-[minmax(0,1fr)_380px] gap-[14px] px-4 pb-8 max-lg:block">
-      <section className="pan mb-[14px] min-h-[300px] p-5" aria-label="What went out">
+      <section className="pan mb-[14px] self-start p-5" aria-label="What went out">
         <h2 className="mb-2 text-[18px]">What went out</h2>
         {view.wentOut.length === 0 && (
           <p className="text-soft">Nothing yet. Write back from Sort or from a task, and it appears here.</p>
@@ -148,7 +148,7 @@ export function PostRoomScreen() {
   return (
     <QueryClientProvider client={queries}>
       <div className="h-dvh overflow-y-auto">
-        <header className="px-5 pb-3 pt-4">
+        <header className="mx-auto max-w-[1200px] px-4 pb-3 pt-4">
           <h1 className="text-[22px]">Post room</h1>
           <p className="text-[13px] text-soft">
             The world outside Larkmoor, made up for this demo: everybody here answers by ordinary mail, each in their

@@ -1,8 +1,18 @@
 "use client";
 
+import { splitText } from "../../core/letters/split-text";
 import { sayMomentFully } from "../../core/time/say-day";
 import type { OutgoingView } from "../../core/views/views";
 import { useToday } from "../parts/house";
+
+/** What was written, without the original that goes along below it. */
+function ownWords(text: string): string {
+  const own = splitText(text, false).filter((part) => part.kind === "new");
+  return own
+    .map((part) => text.slice(part.start, part.end))
+    .join("")
+    .trim();
+}
 
 function useWords(letter: OutgoingView): string {
   const { now } = useToday();
@@ -30,7 +40,7 @@ function OneOnItsWay({ letter, onAgain }: { letter: OutgoingView; onAgain: (id: 
         <b className="text-ink">{letter.by}</b> to {letter.to.map((one) => one.name || one.address).join(", ")}
       </p>
       <p className="font-letter mt-1 line-clamp-4 whitespace-pre-wrap text-[15px] leading-[23px] [overflow-wrap:anywhere]">
-        {letter.text}
+        {ownWords(letter.text)}
       </p>
       <p role="status" className={`mt-2 text-[12.5px] ${isLost ? "font-bold text-late" : "text-soft"}`}>
         {words}

@@ -44,9 +44,14 @@ function send(about: string, values: Written | null): Promise<unknown> {
 
 /**
  * A letter being written about something: kept in this browser at every key and on the server after every pause, so that it
- * survives a reload, a crash and a change of machine. `begin` is what it starts with.
+ * survives a reload, a crash and a change of machine. `begin` gives what it starts
+ * with, by the addresses that are ours.
  */
-export function useWritten(about: string, answersId: string | null, begin: Omit<Written, "from">) {
+export function useWritten(
+  about: string,
+  answersId: string | null,
+  begin: (own: readonly Correspondent[]) => Omit<Written, "from">,
+) {
   const queries = useQueryClient();
   const key = ["draft", about, answersId];
   const { data } = useQuery({
@@ -61,7 +66,10 @@ export function useWritten(about: string, answersId: string | null, begin: Omit<
   useEffect(() => {
     if (!data) return;
     setWritten(
-      (old) => old ?? inThisWindow(about) ?? data.values ?? { ...start.current, from: data.from.at(-1)?.address ?? "" },
+      (old) =>
+        old ??
+        inThisWindow(about) ??
+        data.values ?? { ...start.current(data.from), from: data.from.at(-1)?.address ?? "" },
     );
   }, [data, about]);
   const change = useCallback(

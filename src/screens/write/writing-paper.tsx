@@ -32,9 +32,13 @@ interface PaperProps {
 export function WritingPaper(props: PaperProps) {
   const { about, answers, also } = props;
   const { me, team } = useHouse();
-  const head = answers ? replyHead(answers, new Set([me.address])) : { to: [], cc: [], subject: props.subject ?? "" };
   const original = answers ? quotedBelow(answers) : "";
-  const { written, from, change, forget, restore } = useWritten(about, answers?.id ?? null, { ...head, text: "" });
+  const { written, from, change, forget, restore } = useWritten(about, answers?.id ?? null, (own) => ({
+    ...(answers
+      ? replyHead(answers, new Set(own.map(({ address }) => address)))
+      : { to: [], cc: [], subject: props.subject ?? "" }),
+    text: "",
+  }));
   const [isQuoted, setQuoted] = useState(true);
   const [isBusy, setBusy] = useState(false);
   const field = useRef<HTMLTextAreaElement>(null);
@@ -42,7 +46,9 @@ export function WritingPaper(props: PaperProps) {
   const isReady = written !== null;
   useEffect(() => {
     if (!isReady) return;
-    field.current?.focus({ preventScroll: true });
+    const words = field.current;
+    words?.focus({ preventScroll: true });
+    words?.setSelectionRange(words.value.length, words.value.length);
     paper.current?.scrollIntoView({ block: "nearest" });
   }, [isReady]);
   if (!written) return <div className="paper mt-3 h-[220px]" aria-busy="true" />;

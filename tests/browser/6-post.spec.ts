@@ -1,0 +1,100 @@
+import { type Browser, expect, type Page, test } from "@playwright/test";
+import { comeInAs } from "./house";
+
+// The last of the specs: it lets time go by in the post room, and the clock of the house with it.
+
+async function personAt(browser: Browser, name: string, path: string): Promise<Page> {
+  const page = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await comeInAs(page, name, path);
+  return page;
+}
+
+async function anHourGoesBy(room: Page): Promise<void> {
+  const passed = room.waitForResponse(
+    (one) => one.url().endsWith("/api/post-room") && one.request().method() === "POST",
+  );
+  await room.getByRole("button", { name: "Let an hour go by" }).click();
+  await passed;
+}
+
+async function postAs(room: Page, who: string, subject: string, words: string): Promise<void> {
+  await room.getByRole("combobox", { name: /^As/ }).selectOption({ label: who });
+  await room.getByLabel("To", { exact: true }).fill("hello@larkmoor.example");
+  await room.getByLabel("Subject", { exact: true }).fill(subject);
+  await room.getByLabel("Words", { exact: true }).fill(words);
+  await room.getByRole("button", { name: "Post it" }).click();
+  await expect(room.getByLabel("Subject", { exact: true })).toHaveValue("");
+}
+
+test("a letter arrives at two people, is kept and written back to; the answer stands on the task in both windows", async ({
+  browser,
+}) => {
+  test.setTimeout(120_000);
+  const room = await (await browser.newContext()).newPage();
+  await room.goto("/post-room");
+  const ines = await personAt(browser, "Ines Valdarno", "/sort");
+  const suki = await personAt(browser, "Suki Aldane", "/sort");
+
+  await postAs(
+    room,
+    "Colm Hartnell · asks back",
+    "Gate latch",
+    "Hello,\n\nCould you send us the price of the gate latch by Friday?\n\nColm",
+  );
+  for (const page of [ines, suki])
+    await expect(
+      page.getByRole("list", { name: "To sort" }).getByRole("button", { name: /price of the gate latch/ }),
+    ).toBeVisible({ timeout: 4_000 });
+
+  await ines
+    .getByRole("list", { name: "To sort" })
+    .getByRole("button", { name: /price of the gate latch/ })
+    .click();
+  await expect(ines.getByRole("heading", { name: "Gate latch", exact: true })).toBeVisible();
+  await ines.getByRole("button", { name: /Keep it/ }).click();
+  const kept = ines.getByText(/Kept as /);
+  await expect(kept).toBeVisible();
+  const [fruit, number] = /Kept as (\w+) (\d+)/.exec((await kept.textContent()) ?? "")!.slice(1);
+
+  for (const page of [ines, suki]) await page.goto(`/tasks/${fruit}-${number}`);
+  const sheet = (page: Page) => page.getByRole("region", { name: `Task ${fruit} ${number}` });
+  await expect(sheet(suki)).toBeVisible();
+  await expect(sheet(ines)).toBeVisible();
+  await ines.keyboard.press("w");
+  const letter = ines.getByRole("form", { name: "Your letter" });
+  await expect(letter.getByLabel("To", { exact: true })).toHaveValue("Colm Hartnell <colm.hartnell@tidewell.example>");
+  await expect(letter.getByLabel("Subject")).toHaveValue("Re: Gate latch");
+  await letter.getByRole("textbox", { name: "Words of the letter" }).fill("Hello Colm, could you tell us which gate?");
+  await ines.reload();
+  await expect(sheet(ines)).toBeVisible();
+  await ines.keyboard.press("w");
+  await expect(letter.getByRole("textbox", { name: "Words of the letter" })).toHaveValue(/which gate/);
+  await letter.getByRole("button", { name: "Send", exact: true }).click();
+  await expect(sheet(suki).getByText(/Goes out in a few seconds/)).toBeVisible({ timeout: 4_000 });
+
+  await anHourGoesBy(room);
+  await expect(room.getByText(/could you tell us which gate/)).toBeVisible({ timeout: 8_000 });
+  await expect(sheet(suki).getByText(/Goes out in a few seconds/)).toHaveCount(0, { timeout: 4_000 });
+  await anHourGoesBy(room);
+  for (const page of [ines, suki])
+    await expect(sheet(page).getByText("Colm Hartnell wrote again")).toBeVisible({ timeout: 6_000 });
+
+  // The question that came back is in Sort again; a mere thanks is not.
+  await ines.goto("/sort");
+  await expect(ines.getByRole("heading", { name: "Gate latch", exact: true })).toBeVisible();
+  await ines.getByRole("button", { name: /Nothing to do/ }).click();
+  await expect(ines.getByRole("heading", { name: "Gate latch", exact: true })).toHaveCount(0);
+  await ines.goto(`/tasks/${fruit}-${number}`);
+  await expect(sheet(ines)).toBeVisible();
+  await ines.keyboard.press("w");
+  await letter.getByRole("textbox", { name: "Words of the letter" }).fill("The green one it is.");
+  await letter.getByRole("button", { name: "Send, and done" }).click();
+  await expect(sheet(ines).getByRole("button", { name: "State: done" })).toBeVisible();
+  await anHourGoesBy(room);
+  await expect(room.getByText("The green one it is.")).toBeVisible({ timeout: 8_000 });
+  await anHourGoesBy(room);
+  await expect(sheet(ines).getByText(/Thanks, that is all I needed/)).toBeVisible({ timeout: 6_000 });
+  await ines.goto("/sort");
+  await expect(ines.getByRole("list", { name: "To sort" })).toBeVisible();
+  await expect(ines.getByRole("heading", { name: "Gate latch", exact: true })).toHaveCount(0);
+});
