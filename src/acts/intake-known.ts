@@ -122,7 +122,8 @@ export class IntakeKnown {
       lastAt: InstantText;
     }>(
       this.tx,
-      sql`select t.message_id as "messageId", c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt" from thread t join conversation c on c.id = t.conversation_id
+      sql`select t.message_id as "messageId", c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt" from thread t join conversation h on h.id = t.conversation_id
+          join conversation c on c.id = coalesce(h.merged_into, h.id)
         where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))`,
     );
     for (const row of rows) {

@@ -8,6 +8,7 @@ import { rowsOf } from "../data/rows";
 import { history } from "../data/schema";
 import type { Actor, AnyAct } from "./act";
 import { changeSlip, changeTask } from "./deeds/field-acts";
+import { join, splitAct } from "./deeds/join-acts";
 import { sendAgain, write } from "./deeds/letter-acts";
 import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
 import { comment, make } from "./deeds/task-acts";
@@ -29,6 +30,8 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   comment,
   write,
   "send again": sendAgain,
+  join,
+  split: splitAct,
   undo: undoAct,
 };
 

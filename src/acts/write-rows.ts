@@ -2,13 +2,26 @@ import { eq, getTableColumns } from "drizzle-orm";
 import type { PgTable } from "drizzle-orm/pg-core";
 import type { Change, Changeable, RowValues, Write } from "../core/tasks/outcome";
 import type { Database } from "../data/engine/database";
-import { comment, conversation, slip, task } from "../data/schema";
+import { comment, conversation, letter, slip, task, thread } from "../data/schema";
 import { outgoing } from "../data/schema-post";
 
-const TABLES = { task, slip, conversation, comment, outgoing } as const satisfies Record<Changeable, PgTable>;
+const TABLES = {
+  task,
+  slip,
+  conversation,
+  comment,
+  outgoing,
+  letter,
+  thread,
+} as const satisfies Record<Changeable, PgTable>;
 
-/** Columns that the database keeps by itself. */
-const DERIVED = new Set(["search"]);
+/** Columns that no act writes: kept by the database, or too large and never changed. */
+const DERIVED = new Set(["search", "text", "parts", "files", "to", "cc"]);
+
+/** The column by which a row is known. */
+function keyOf(row: Changeable) {
+  return row === "thread" ? thread.messageId : TABLES[row].id;
+}
 
 function columnsOf(row: Changeable) {
   return getTableColumns(TABLES[row]) as Record<string, { dataType: string }>;
@@ -31,10 +44,11 @@ export async function rowAsValues(db: Database, row: Changeable, id: string): Pr
   const [found] = await db
     .select()
     .from(table as typeof task)
-    .where(eq(table.id, id))
+    .where(eq(keyOf(row), id))
     .for("update");
   if (!found) return null;
-  const entries = Object.entries(found).filter(([name]) => name !== "id" && !DERIVED.has(name));
+  const isDerived = (name: string) => DERIVED.has(name) && (row === "letter" || name === "search");
+  const entries = Object.entries(found).filter(([name]) => name !== "id" && !isDerived(name));
   return Object.fromEntries(
     entries.map(([name, value]) => [name, value instanceof Date ? value.toISOString() : (value as RowValues[string])]),
   );
@@ -47,7 +61,7 @@ export async function writeRows(db: Database, writes: readonly Write[]): Promise
     const table = TABLES[write.row];
     if (write.values === null) {
       const before = await rowAsValues(db, write.row, write.id);
-      await db.delete(table).where(eq(table.id, write.id));
+      await db.delete(table).where(eq(keyOf(write.row), write.id));
       changes.push({ row: write.row, id: write.id, before, after: null });
     } else if (write.isNew) {
       await db.insert(table).values({ id: write.id, ...toColumns(write.row, write.values) } as never);
@@ -59,7 +73,7 @@ export async function writeRows(db: Database, writes: readonly Write[]): Promise
       await db
         .update(table)
         .set(toColumns(write.row, write.values) as never)
-        .where(eq(table.id, write.id));
+        .where(eq(keyOf(write.row), write.id));
       changes.push({ row: write.row, id: write.id, before, after: write.values });
     }
   }

@@ -116,7 +116,7 @@ export const wayIn = pgTable(
 );
 
 /** How a conversation left Sort. */
-type ConversationOutcome = "kept" | "nothing to do" | "filed by itself" | "answered";
+type ConversationOutcome = "kept" | "nothing to do" | "filed by itself" | "answered" | "joined";
 
 export const conversation = pgTable(
   "conversation",
@@ -134,6 +134,8 @@ export const conversation = pgTable(
     lastAt: instant("last_at").notNull(),
     /** When it came into Sort, or back. */
     cameAt: instant("came_at").notNull(),
+    /** The conversation that this one was joined to: its letters are there now, and so are those that answer them. */
+    mergedInto: uuid("merged_into").references((): AnyPgColumn => conversation.id),
   },
   (t) => [
     index("conversation_sort").on(t.place, t.lastAt),

@@ -28,6 +28,18 @@ async function entryToUndo(db: Database, actor: Actor, entryId: string | null): 
   return entry ?? null;
 }
 
+/** Conversations that the entry made and that other letters have come into since. */
+async function conversationsWrittenInSince(db: Database, changes: readonly Change[]): Promise<string[]> {
+  const made = changes.filter((change) => change.row === "conversation" && change.before === null);
+  if (made.length === 0) return [];
+  const moved = changes.filter((change) => change.row === "letter").map((change) => change.id);
+  const rows = await rowsOf<{ id: string }>(
+    db,
+    sql`select distinct conversation_id as id from letter where conversation_id in ${made.map((change) => change.id)} and not (id = any(select jsonb_array_elements_text(${JSON.stringify(moved)}::jsonb)::uuid))`,
+  );
+  return rows.map((row) => row.id);
+}
+
 /** Undoes the entry named, or the actor's latest act. Only one's own acts: what another did is changed, not undone. */
 export const undoAct = define<{ entryId: string | null }, UndoFacts>({
   name: "undo",
@@ -49,6 +61,7 @@ export const undoAct = define<{ entryId: string | null }, UndoFacts>({
     // A task that was made is built upon by anything about it (a note as well), another row by a change of its own.
     for (const { name, changes, about } of later)
       for (const touched of [...changes.map((change) => change.id), ...about]) touchedLater.set(touched, name);
+    for (const id of await conversationsWrittenInSince(db, entry.changes)) touchedLater.set(id, "A later letter");
     return {
       entry: { seq: Number(entry.seq), isUndone: entry.isUndone, changes: entry.changes, about: entry.about },
       rows,

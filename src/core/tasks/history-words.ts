@@ -15,6 +15,8 @@ export const ACT_NAMES = [
   "comment",
   "write",
   "send again",
+  "join",
+  "split",
   "undo",
 ] as const;
 export type ActName = (typeof ACT_NAMES)[number];
@@ -96,6 +98,8 @@ export function historyWords(
   }
   if (act === "make task") return "made it by hand";
   if (act === "comment") return "wrote a note";
+  if (act === "join") return "put a conversation on it";
+  if (act === "split") return "split the conversation";
   if (act === "send again") return "sent the letter once more";
   if (act === "write") {
     const letter = changes.find((change) => change.row === "outgoing")?.after;

@@ -1,5 +1,5 @@
 /** The rows that an act may change, by the word of the product. */
-export const CHANGEABLE = ["task", "slip", "conversation", "comment", "outgoing"] as const;
+export const CHANGEABLE = ["task", "slip", "conversation", "comment", "outgoing", "letter", "thread"] as const;
 export type Changeable = (typeof CHANGEABLE)[number];
 
 /** Values of a row as they travel through JSON: instants are ISO 8601 text. */
@@ -10,6 +10,7 @@ export type RowValues = Readonly<
 /** What an act wants written: a new row, fields of a row that is there, or (`values` null) a row taken away. */
 export interface Write {
   readonly row: Changeable;
+  /** Its id; of a thread row the Message-ID. */
   readonly id: string;
   readonly isNew: boolean;
   readonly values: RowValues | null;

@@ -97,7 +97,7 @@ export interface SortRow {
   readonly isUnreadable: boolean;
   readonly first: { readonly title: string; readonly kind: SlipKind; readonly due: DueView | null } | null;
   readonly kinds: Readonly<Record<SlipKind, number>>;
-  readonly outcome: "kept" | "nothing to do" | "filed by itself" | "answered" | null;
+  readonly outcome: "kept" | "nothing to do" | "filed by itself" | "answered" | "joined" | null;
   readonly dealtAt: number | null;
   readonly dealtBy: string | null;
   readonly wayIn: string;
@@ -198,6 +198,17 @@ export interface TaskRow {
   readonly writer: string | null;
   readonly finishedAt: number | null;
   readonly createdAt: number;
+}
+
+/** A task that a conversation may belong to, and why it is offered. */
+export interface LikelyTask {
+  readonly id: string;
+  readonly reference: string;
+  readonly title: string;
+  readonly owner: string | null;
+  readonly hasSamePeople: boolean;
+  readonly isSameProject: boolean;
+  readonly hasSameWords: boolean;
 }
 
 export interface TasksPage {

@@ -178,7 +178,13 @@ async function slipsOf(db: Database, conversationId: string): Promise<SlipView[]
 }
 
 /** A conversation with its letters and slips, or null where it is not here or not for this viewer. */
-export async function conversationFor(db: Database, viewer: Viewer, id: string): Promise<ConversationView | null> {
+export async function conversationFor(db: Database, viewer: Viewer, asked: string): Promise<ConversationView | null> {
+  // Links last: what was joined to another conversation is found there.
+  const [gone] = await rowsOf<{ to: string | null }>(
+    db,
+    sql`select merged_into as "to" from conversation where id = ${asked}`,
+  );
+  const id = gone?.to ?? asked;
   const [row] = await rowsOf<
     Omit<ConversationView, "letters" | "slips" | "outside" | "outgoing" | "dealtAt"> & { dealtAt: InstantText | null }
   >(

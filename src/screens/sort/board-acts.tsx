@@ -10,6 +10,7 @@ export function BoardActs(props: {
   readonly onKeep: () => void;
   readonly onBrushOff: () => void;
   readonly onNothing: () => void;
+  readonly onJoin: () => void;
   readonly onWrite: (() => void) | null;
   readonly onBack: () => void;
   readonly onChoose: () => void;
@@ -49,6 +50,10 @@ export function BoardActs(props: {
           Back to Sort
         </button>
       )}
+      <button type="button" onClick={props.onJoin}>
+        <KeyCap name="J" />
+        Join to a task
+      </button>
       <button type="button" disabled={props.onWrite === null} onClick={() => props.onWrite?.()}>
         <KeyCap name="W" />
         Write back

@@ -16,6 +16,7 @@ import { OnTheirWay } from "../write/on-its-way";
 import { type Sending, WritingPaper } from "../write/writing-paper";
 import { BoardActs } from "./board-acts";
 import { ConversationLetters, numbersOf } from "./conversation-letters";
+import { JoinTask } from "./join-task";
 import { OwnSlip, useMarkedWords } from "./own-slip";
 import { SlipCard, type SlipField } from "./slip-card";
 import { SlipMargin } from "./slip-margin";
@@ -63,6 +64,7 @@ function OpenBoard({
   const board = useRef<HTMLDivElement>(null);
   const marked = useMarkedWords();
   const [isWriting, setWriting] = useState(false);
+  const [isJoining, setJoining] = useState(false);
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [editing, setEditing] = useState<SlipField | null>(null);
   const [isProjectOpen, openProject] = useState(false);
@@ -231,6 +233,7 @@ function OpenBoard({
     t: () => lit && setEditing("title"),
     g: () => openProject(true),
     w: () => answered && setWriting(true),
+    j: () => setJoining(true),
     s: makeMarked,
   });
 
@@ -301,11 +304,39 @@ function OpenBoard({
               {conversation.subject}
             </h2>
             <div className="flex-1">
-              <ConversationLetters conversation={conversation} litId={lit?.id ?? null} onPick={light} />
+              <ConversationLetters
+                conversation={conversation}
+                litId={lit?.id ?? null}
+                onPick={light}
+                onSplit={(letterId) =>
+                  void run(
+                    "split",
+                    { letterId },
+                    { says: () => "From this letter on it is a conversation of its own." },
+                  )
+                }
+              />
               <OnTheirWay
                 letters={conversation.outgoing}
                 onAgain={(outgoingId) => void run("send again", { outgoingId }, { says: () => "Tried again." })}
               />
+              {isJoining && (
+                <JoinTask
+                  conversationId={id}
+                  onClose={() => setJoining(false)}
+                  onPick={(task) => {
+                    setJoining(false);
+                    void run(
+                      "join",
+                      { conversationId: id, taskId: task.id },
+                      {
+                        show: leave,
+                        says: () => `These letters stand on ${task.reference} now, and so will the answers.`,
+                      },
+                    );
+                  }}
+                />
+              )}
               {isWriting && (
                 <WritingPaper
                   key={id}
@@ -369,6 +400,7 @@ function OpenBoard({
         onKeep={() => lit && keep([lit])}
         onBrushOff={() => lit && brushOff(lit)}
         onNothing={nothing}
+        onJoin={() => setJoining(true)}
         onWrite={answered ? () => setWriting(true) : null}
         onBack={() =>
           void run(

@@ -51,10 +51,20 @@ function OneLetter(props: {
   numbers: ReadonlyMap<string, number>;
   litId: string | null;
   onPick: (id: string) => void;
+  onSplit: (() => void) | null;
 }) {
   return (
-    <article className="mb-4" aria-label={`Letter from ${props.letter.from.name}`}>
+    <article className="group/letter relative mb-4" aria-label={`Letter from ${props.letter.from.name}`}>
       <LetterHead letter={props.letter} />
+      {props.onSplit && (
+        <button
+          type="button"
+          className="word is-quiet absolute right-0 top-0 text-[12px] text-soft opacity-0 focus-visible:opacity-100 group-hover/letter:opacity-100"
+          onClick={props.onSplit}
+        >
+          split from here on
+        </button>
+      )}
       <div className="mt-3">
         {props.letter.unreadable ? (
           <Unreadable letter={props.letter} />
@@ -76,6 +86,7 @@ export function ConversationLetters(props: {
   conversation: ConversationView;
   litId: string | null;
   onPick: (id: string) => void;
+  onSplit: (letterId: string) => void;
 }) {
   const { letters, slips } = props.conversation;
   const { now } = useToday();
@@ -113,6 +124,7 @@ export function ConversationLetters(props: {
           numbers={numbers}
           litId={props.litId}
           onPick={props.onPick}
+          onSplit={letter.id === letters[0]?.id ? null : () => props.onSplit(letter.id)}
         />
       ))}
     </>

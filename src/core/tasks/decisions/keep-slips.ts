@@ -67,7 +67,7 @@ export function keepSlips(facts: KeepFacts, input: { slipIds: readonly string[] 
 /** The write that takes a conversation out of Sort. */
 export function dealtWith(
   conversationId: string,
-  outcome: "kept" | "nothing to do" | "answered",
+  outcome: "kept" | "nothing to do" | "answered" | "joined",
   actorId: string,
   now: string,
 ): Write {

@@ -1,0 +1,92 @@
+"use client";
+
+import { keepPreviousData, useQuery } from "@tanstack/react-query";
+import { useEffect, useRef, useState } from "react";
+import type { LikelyTask } from "../../core/views/views";
+import { ask } from "../parts/client";
+
+function why(task: LikelyTask): string {
+  const reasons = [
+    task.hasSameWords ? "the same words" : "",
+    task.hasSamePeople ? "the same people" : "",
+    task.isSameProject ? "the same project" : "",
+  ].filter(Boolean);
+  return reasons.join(", ");
+}
+
+/** Asks which task a conversation is put on: the likely ones first, or whatever is searched for. */
+export function JoinTask(props: {
+  readonly conversationId: string;
+  readonly onPick: (task: LikelyTask) => void;
+  readonly onClose: () => void;
+}) {
+  const [typed, setTyped] = useState("");
+  const [at, setAt] = useState(0);
+  const field = useRef<HTMLInputElement>(null);
+  useEffect(() => field.current?.focus(), []);
+  const { data: tasks } = useQuery({
+    queryKey: ["likely", props.conversationId, typed],
+    queryFn: () =>
+      ask<LikelyTask[]>(`/api/conversations/${props.conversationId}/likely?words=${encodeURIComponent(typed)}`),
+    placeholderData: keepPreviousData,
+  });
+  const shown = tasks ?? [];
+  return (
+    <section className="paper mb-4 mt-3 !rounded-[13px] p-3" aria-label="Join to a task">
+      <input
+        ref={field}
+        role="combobox"
+        aria-label="Which task?"
+        aria-expanded={shown.length > 0}
+        aria-controls="likely-tasks"
+        aria-activedescendant={shown[at] ? `likely-${shown[at].id}` : undefined}
+        className="w-full rounded-[10px] border border-tie bg-pan px-3 py-1.5 text-[14px]"
+        placeholder="Which task? Words of its title, or its reference"
+        value={typed}
+        onChange={(event) => {
+          setTyped(event.target.value);
+          setAt(0);
+        }}
+        onKeyDown={(event) => {
+          if (event.key === "Escape") props.onClose();
+          else if (event.key === "ArrowDown") setAt(Math.min(shown.length - 1, at + 1));
+          else if (event.key === "ArrowUp") setAt(Math.max(0, at - 1));
+          else if (event.key === "Enter" && shown[at]) props.onPick(shown[at]);
+          else return;
+          event.preventDefault();
+        }}
+      />
+      <div id="likely-tasks" role="listbox" aria-label="Tasks" className="mt-2">
+        {shown.map((task, i) => (
+          <div
+            key={task.id}
+            id={`likely-${task.id}`}
+            role="option"
+            tabIndex={-1}
+            aria-selected={i === at}
+            className={`flex cursor-pointer items-baseline gap-2 rounded-[8px] px-2 py-1 ${i === at ? "bg-wash" : ""}`}
+            onMouseMove={() => setAt(i)}
+            onClick={() => props.onPick(task)}
+            onKeyDown={(event) => event.key === "Enter" && props.onPick(task)}
+          >
+            <b className="flex-none text-[12.5px]">{task.reference}</b>
+            <span className="min-w-0 flex-1 truncate text-[13.5px]">{task.title}</span>
+            <span className="flex-none text-[12px] text-soft">
+              {[task.owner, why(task)].filter(Boolean).join(" · ")}
+            </span>
+          </div>
+        ))}
+        {tasks && shown.length === 0 && (
+          <p className="px-2 py-1 text-[13px] text-soft">
+            {typed.trim() === ""
+              ? "No open task has its people, project or words. Type some of the title."
+              : "No open task has these words."}
+          </p>
+        )}
+      </div>
+      <p className="mt-1 px-2 text-[12px] text-soft">
+        Everybody who may see the task will see these letters. Undo takes it back.
+      </p>
+    </section>
+  );
+}
