@@ -8,7 +8,7 @@ import { closeSharedDatabase, sharedDatabase } from "../data/engine/shared-datab
 import { smtpCarrier } from "../post/carrier";
 import { openSmtpDoor } from "../post/smtp-in";
 import { startOutbox } from "../post/worker";
-import { outgoingServer, ownCertificate, ownDomains, portNamed } from "./settings";
+import { outgoingServer, ownCertificate, ownDomains, portNamed, trustedPeers } from "./settings";
 import { WrongCall } from "./wrong-call";
 
 const DEFAULT_PORT = 3900;
@@ -72,12 +72,14 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
   const smtp =
     smtpPort === null
       ? null
-      : await openSmtpDoor(db, { port: smtpPort, domains, tls: certificate }, now).catch(async (error) => {
-          await closeSharedDatabase();
-          throw (error as NodeJS.ErrnoException).code === "EADDRINUSE"
-            ? new WrongCall(`Port ${smtpPort} is taken by another program. Set JAM_SMTP_PORT to another one.`)
-            : error;
-        });
+      : await openSmtpDoor(db, { port: smtpPort, domains, tls: certificate, trustedPeers: trustedPeers() }, now).catch(
+          async (error) => {
+            await closeSharedDatabase();
+            throw (error as NodeJS.ErrnoException).code === "EADDRINUSE"
+              ? new WrongCall(`Port ${smtpPort} is taken by another program. Set JAM_SMTP_PORT to another one.`)
+              : error;
+          },
+        );
   const outbox = smtpOut ? await startOutbox(db, smtpCarrier(smtpOut), now, pglite !== null) : null;
   // Mail is taken before the pages are ready: whoever hands it over should not have to come again.
   if (smtp) onDoor?.(smtp.port);

@@ -5,6 +5,7 @@ import { takeIn } from "../acts/take-in";
 import { LARGEST_MESSAGE_BYTES } from "../core/letters/mime";
 import type { Envelope } from "../core/letters/ways";
 import type { Database } from "../data/engine/database";
+import { followAddresses } from "./follow-addresses";
 import { waysTo } from "./ways-to";
 
 /** What the SMTP server needs to know. */
@@ -12,6 +13,8 @@ export interface SmtpSettings {
   readonly port: number;
   /** Domains whose addresses are ours; mail for others is refused, always. */
   readonly domains: readonly string[];
+  /** Machines whose word on who wrote a letter is taken: our own relay. */
+  readonly trustedPeers: readonly string[];
   /** Certificate and key in PEM for STARTTLS; null offers none. */
   readonly tls: { readonly cert: string; readonly key: string } | null;
 }
@@ -110,12 +113,14 @@ function notNow(error: unknown): Reply {
 export async function openSmtpDoor(db: Database, settings: SmtpSettings, now: () => number): Promise<SmtpDoor> {
   const peers = new Peers();
   const ours = new Set(settings.domains.map((domain) => domain.toLowerCase()));
+  const trusted = new Set(settings.trustedPeers);
   const keep = async (stream: SMTPServerDataStream, session: SMTPServerSession) => {
     const raw = await bytesOf(stream);
     const envelope = envelopeOf(session);
     const ways: Way[] = await waysTo(db, envelope);
     const [taken] = await takeIn(db, [{ raw }], ways, now());
     if (!taken || taken.outcome === "refused") throw new Reply(554, "5.6.0 The letter is empty");
+    await followAddresses(db, envelope, taken.letterId, trusted, now());
     return taken;
   };
   const server = new SMTPServer({

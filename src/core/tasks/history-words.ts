@@ -15,6 +15,7 @@ export const ACT_NAMES = [
   "comment",
   "write",
   "send again",
+  "make from letter",
   "join",
   "split",
   "undo",
@@ -96,6 +97,7 @@ export function historyWords(
         ? `kept it from the letter, for ${who}`
         : "kept it from the letter, without an owner yet";
   }
+  if (act === "make from letter") return "made it by a letter to its workstream’s address";
   if (act === "make task") return "made it by hand";
   if (act === "comment") return "wrote a note";
   if (act === "join") return "put a conversation on it";

@@ -177,6 +177,8 @@ export interface ConversationView {
   /** Everybody outside who wrote or was written to: those who can be waited for. */
   readonly outside: readonly CorrespondentView[];
   readonly outgoing: readonly OutgoingView[];
+  /** The task whose address it was sent to, where its writer may not write there: joining it is offered. */
+  readonly offered: { readonly id: string; readonly reference: string; readonly title: string } | null;
 }
 
 /** A task in a list. */
@@ -237,6 +239,8 @@ export interface HappenedView {
 export interface TaskSheet {
   readonly task: TaskRow;
   readonly workstream: string | null;
+  /** Its mail address, where a domain of ours is set. */
+  readonly address: string | null;
   /** The exact words, and the letter they stand in; null where the task has none or the letter may not be seen. */
   readonly passage: {
     readonly letterId: string;

@@ -72,6 +72,7 @@ CREATE TABLE "outgoing" (
 ALTER TABLE "arrival" ADD COLUMN "envelope" jsonb;--> statement-breakpoint
 ALTER TABLE "arrival" ADD COLUMN "remote" jsonb;--> statement-breakpoint
 ALTER TABLE "conversation" ADD COLUMN "merged_into" uuid;--> statement-breakpoint
+ALTER TABLE "conversation" ADD COLUMN "offered_task_id" uuid;--> statement-breakpoint
 ALTER TABLE "correspondent" ADD COLUMN "away_until" date;--> statement-breakpoint
 ALTER TABLE "correspondent" ADD COLUMN "away_letter_id" uuid;--> statement-breakpoint
 ALTER TABLE "letter" ADD COLUMN "passed_on" jsonb;--> statement-breakpoint
@@ -92,5 +93,6 @@ CREATE INDEX "outgoing_next" ON "outgoing" USING btree ("state","next_try");--> 
 CREATE INDEX "outgoing_conversation" ON "outgoing" USING btree ("conversation_id");--> statement-breakpoint
 CREATE INDEX "outgoing_person" ON "outgoing" USING btree ("person_id","created_at");--> statement-breakpoint
 ALTER TABLE "conversation" ADD CONSTRAINT "conversation_merged_into_conversation_id_fk" FOREIGN KEY ("merged_into") REFERENCES "public"."conversation"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "conversation" ADD CONSTRAINT "conversation_offered_task_id_task_id_fk" FOREIGN KEY ("offered_task_id") REFERENCES "public"."task"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "conversation_subject" ON "conversation" USING btree (lower(left(subject, 200)),"last_at");--> statement-breakpoint
 CREATE INDEX "letter_message" ON "letter" USING btree ("message_id");

@@ -9,7 +9,7 @@ import {
   type SortRow,
 } from "../../core/views/views";
 import type { Database } from "../engine/database";
-import { maySeeConversation, type Viewer } from "../need-to-know";
+import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { lettersOf } from "./letters";
 import { outgoingOfConversation } from "./outgoing";
@@ -177,6 +177,15 @@ async function slipsOf(db: Database, conversationId: string): Promise<SlipView[]
   }));
 }
 
+async function offeredTask(db: Database, viewer: Viewer, id: string): Promise<ConversationView["offered"]> {
+  const [row] = await rowsOf<{ id: string; fruit: string; number: number; title: string }>(
+    db,
+    sql`select t.id, t.fruit, t.number, t.title from conversation c join task t on t.id = c.offered_task_id
+      where c.id = ${id} and c.place = 'sort' and (t.conversation_id is null or t.conversation_id <> c.id) and ${maySeeTask(viewer)}`,
+  );
+  return row ? { id: row.id, reference: `${row.fruit} ${row.number}`, title: row.title } : null;
+}
+
 /** A conversation with its letters and slips, or null where it is not here or not for this viewer. */
 export async function conversationFor(db: Database, viewer: Viewer, asked: string): Promise<ConversationView | null> {
   // Links last: what was joined to another conversation is found there.
@@ -186,7 +195,9 @@ export async function conversationFor(db: Database, viewer: Viewer, asked: strin
   );
   const id = gone?.to ?? asked;
   const [row] = await rowsOf<
-    Omit<ConversationView, "letters" | "slips" | "outside" | "outgoing" | "dealtAt"> & { dealtAt: InstantText | null }
+    Omit<ConversationView, "letters" | "slips" | "outside" | "outgoing" | "offered" | "dealtAt"> & {
+      dealtAt: InstantText | null;
+    }
   >(
     db,
     sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy"
@@ -216,5 +227,6 @@ export async function conversationFor(db: Database, viewer: Viewer, asked: strin
     slips: await slipsOf(db, id),
     outside,
     outgoing: await outgoingOfConversation(db, id),
+    offered: await offeredTask(db, viewer, id),
   };
 }

@@ -1,5 +1,6 @@
 import { type SQL, sql } from "drizzle-orm";
 import type { TextPart } from "../../core/letters/letter";
+import { taskAddress } from "../../core/sorting/addresses";
 import { historyWords } from "../../core/tasks/history-words";
 import type { Change } from "../../core/tasks/outcome";
 import type { Day } from "../../core/time/day";
@@ -207,8 +208,13 @@ function newWords(text: string, parts: readonly TextPart[]): string {
   return (fresh.join(" ").trim() || text).replace(/\s+/g, " ").trim().slice(0, 160);
 }
 
-/** A task's sheet by the number of its reference, or null where it is not here or not for this viewer. */
-export async function taskSheet(db: Database, viewer: Viewer, number: number): Promise<TaskSheet | null> {
+/** A task's sheet by the number of its reference, or null where it is not here or not for this viewer; `domain` is ours for mail. */
+export async function taskSheet(
+  db: Database,
+  viewer: Viewer,
+  number: number,
+  domain: string | null = null,
+): Promise<TaskSheet | null> {
   const [row] = await rowsOf<
     Row & {
       conversationId: string | null;
@@ -251,6 +257,7 @@ export async function taskSheet(db: Database, viewer: Viewer, number: number): P
   return {
     task: task!,
     workstream,
+    address: domain ? taskAddress(task!.slug, domain) : null,
     passage: own
       ? {
           letterId: own.id,

@@ -163,6 +163,14 @@ function OpenBoard({
       },
     );
   };
+  const joinTo = (task: { id: string; reference: string }) => {
+    setJoining(false);
+    void run(
+      "join",
+      { conversationId: id, taskId: task.id },
+      { show: leave, says: () => `These letters stand on ${task.reference} now, and so will the answers.` },
+    );
+  };
   const send = ({ dealsWith, ...letter }: Sending) =>
     run(
       "write",
@@ -303,6 +311,22 @@ function OpenBoard({
             <h2 className="mb-2 text-[20.8px] leading-[27px] tracking-[-.012em] [overflow-wrap:anywhere]">
               {conversation.subject}
             </h2>
+            {conversation.offered && (
+              <p
+                className="mb-3 rounded-[10px] px-3 py-2 text-[13px]"
+                style={{ background: "var(--note)", color: "var(--on-note)" }}
+              >
+                Sent to the address of <b>{conversation.offered.reference}</b>, “{conversation.offered.title}”, by
+                somebody who may not write there.{" "}
+                <button
+                  type="button"
+                  className="word font-bold"
+                  onClick={() => conversation.offered && joinTo(conversation.offered)}
+                >
+                  Join it
+                </button>
+              </p>
+            )}
             <div className="flex-1">
               <ConversationLetters
                 conversation={conversation}
@@ -320,23 +344,7 @@ function OpenBoard({
                 letters={conversation.outgoing}
                 onAgain={(outgoingId) => void run("send again", { outgoingId }, { says: () => "Tried again." })}
               />
-              {isJoining && (
-                <JoinTask
-                  conversationId={id}
-                  onClose={() => setJoining(false)}
-                  onPick={(task) => {
-                    setJoining(false);
-                    void run(
-                      "join",
-                      { conversationId: id, taskId: task.id },
-                      {
-                        show: leave,
-                        says: () => `These letters stand on ${task.reference} now, and so will the answers.`,
-                      },
-                    );
-                  }}
-                />
-              )}
+              {isJoining && <JoinTask conversationId={id} onClose={() => setJoining(false)} onPick={joinTo} />}
               {isWriting && (
                 <WritingPaper
                   key={id}

@@ -97,6 +97,17 @@ function Fields({ sheet, editing, onEdit, onChange }: SheetProps) {
           onPick={(to) => void onChange({ field: "project", to })}
         />
       </dd>
+      {sheet.address && (
+        <>
+          <dt>Mail</dt>
+          <dd
+            className="truncate"
+            title="Letters to this address stand on the task: from the team and people we know by themselves, from others once you have looked at them."
+          >
+            {sheet.address}
+          </dd>
+        </>
+      )}
     </dl>
   );
 }

@@ -226,7 +226,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
   });
 
   const acts = sheet && (
-    <div className="acts max-sm:min-h-[64px]" role="toolbar" aria-label="Acts">
+    <div className="acts is-narrow max-sm:min-h-[64px]" role="toolbar" aria-label="Acts">
       <button type="button" className="is-chief max-sm:!h-11" onClick={() => finish(sheet.task)}>
         <KeyCap name="D" />
         {sheet.task.state === "done" ? "Not done yet" : "Done"}

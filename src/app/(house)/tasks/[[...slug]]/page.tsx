@@ -1,4 +1,5 @@
 import type { Metadata } from "next";
+import { ourDomains } from "@/acts/own-addresses";
 import { readReference } from "@/core/tasks/reference";
 import { taskSheet, tasksFigures, tasksPage } from "@/data/queries/tasks";
 import { TasksScreen } from "@/screens/tasks/tasks-screen";
@@ -22,6 +23,6 @@ export default async function TasksPage({
     figures: await tasksFigures(db, { personId }, look),
   };
   const number = slug ? readReference(slug) : null;
-  const sheet = number === null ? null : await taskSheet(db, { personId }, number);
+  const sheet = number === null ? null : await taskSheet(db, { personId }, number, ourDomains()[0] ?? null);
   return <TasksScreen key={JSON.stringify([look, slug])} look={look} first={page} slug={slug ?? null} sheet={sheet} />;
 }

@@ -1,0 +1,194 @@
+import net from "node:net";
+import { sql } from "drizzle-orm";
+import nodemailer from "nodemailer";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { perform } from "@/acts/perform";
+import { addPerson } from "@/acts/set-up";
+import { newId } from "@/data/ids";
+import { conversationFor } from "@/data/queries/sort";
+import { taskSheet } from "@/data/queries/tasks";
+import { rowsOf } from "@/data/rows";
+import { project, workstream } from "@/data/schema";
+import { openSmtpDoor, type SmtpDoor } from "@/post/smtp-in";
+import { NOW, type TestHouse, testHouse } from "./test-house";
+
+let house: TestHouse;
+let door: SmtpDoor;
+let strict: SmtpDoor;
+let task: { id: string; number: number; slug: string };
+
+beforeAll(async () => {
+  house = await testHouse("PGlite");
+  const settings = { port: 0, domains: ["in.house.example"], tls: null };
+  door = await openSmtpDoor(house.db, { ...settings, trustedPeers: ["127.0.0.1"] }, () => NOW);
+  strict = await openSmtpDoor(house.db, { ...settings, trustedPeers: [] }, () => NOW);
+  await addPerson(house.db, { name: "Lena Lead", address: "lena@house.example", isLead: true });
+  const made = await perform(house.db, { personId: house.ines, now: NOW }, "make task", {
+    title: "Swing chains",
+    ownerId: house.ines,
+    due: null,
+    priority: "normal",
+    projectId: null,
+    workstreamId: null,
+  });
+  if (!made.ok) throw new Error(made.says);
+  const [one] = made.made;
+  task = { id: one!.id, slug: one!.slug, number: Number(one!.slug.split("-").at(-1)) };
+  const projectId = newId();
+  await house.db.insert(project).values({ id: projectId, name: "Harbour Green", words: [] });
+  await house.db.insert(workstream).values({ id: newId(), projectId, name: "Safety file", place: 1 });
+});
+afterAll(async () => {
+  await door.close();
+  await strict.close();
+  await house.close();
+});
+
+let count = 0;
+async function post(from: string, to: string | string[], subject: string, text: string, by = door): Promise<string> {
+  const transport = nodemailer.createTransport({ host: "127.0.0.1", port: by.port, ignoreTLS: true });
+  count += 1;
+  try {
+    const sent = await transport.sendMail({
+      from,
+      to,
+      subject,
+      text,
+      messageId: `<door-${count}@test.example>`,
+      envelope: { from, to },
+    });
+    return sent.response;
+  } catch (error) {
+    return String((error as { response?: string }).response);
+  } finally {
+    transport.close();
+  }
+}
+
+async function conversationNamed(subject: string) {
+  const [row] = await rowsOf<{ id: string }>(
+    house.db,
+    sql`select conversation_id as id from letter where subject = ${subject}`,
+  );
+  return row ? conversationFor(house.db, { personId: house.ines }, row.id) : null;
+}
+
+/** Speaks SMTP by hand: what the server answers to each line. */
+async function say(...lines: readonly string[]): Promise<string> {
+  const socket = net.connect(door.port, "127.0.0.1");
+  let heard = "";
+  socket.on("data", (data) => {
+    heard += data.toString();
+  });
+  await new Promise((resolve) => setTimeout(resolve, 150));
+  socket.write(lines.map((line) => `${line}\r\n`).join(""));
+  await new Promise((resolve) => setTimeout(resolve, 400));
+  socket.destroy();
+  return heard;
+}
+
+describe("the door for mail by SMTP", () => {
+  test("offers SIZE, 8BITMIME, SMTPUTF8 and PIPELINING, and takes a whole dialogue in one write", async () => {
+    const heard = await say(
+      "EHLO test.example",
+      "MAIL FROM:<a@beech.example>",
+      "RCPT TO:<hello@in.house.example>",
+      "QUIT",
+    );
+    for (const word of ["SIZE 52428800", "8BITMIME", "SMTPUTF8", "PIPELINING"]) expect(heard).toContain(word);
+    expect(heard.match(/^250 /gm)?.length).toBeGreaterThanOrEqual(3);
+    expect(heard).toMatch(/^221/m);
+  });
+
+  test("is never a relay, and refuses what is larger than 50 MB before it comes", async () => {
+    expect(await post("a@beech.example", "b@elsewhere.example", "x", "x")).toMatch(/^550 5\.7\.1/);
+    const heard = await say("EHLO test.example", "MAIL FROM:<a@beech.example> SIZE=99999999");
+    expect(heard).toMatch(/^552/m);
+  });
+
+  test("a letter to two of us is one letter with both ways in", async () => {
+    await addPerson(house.db, { name: "Oda In", address: "oda@in.house.example" });
+    expect(
+      await post("Ada <ada@beech.example>", ["hello@in.house.example", "oda@in.house.example"], "To two", "Hello"),
+    ).toMatch(/^250/);
+    const conversation = await conversationNamed("To two");
+    expect(conversation?.letters).toHaveLength(1);
+    expect([...(conversation?.letters[0]?.waysIn ?? [])].sort()).toEqual([
+      "oda@in.house.example",
+      "post to in.house.example",
+    ]);
+  });
+
+  test("while the database is away the answer is to come again", async () => {
+    const other = await testHouse("PGlite");
+    const lost = await openSmtpDoor(
+      other.db,
+      { port: 0, domains: ["in.house.example"], tls: null, trustedPeers: [] },
+      () => NOW,
+    );
+    await other.close();
+    expect(await post("a@beech.example", "hello@in.house.example", "x", "x", lost)).toMatch(/^451 4\.3\.0/);
+    await lost.close();
+  });
+});
+
+describe("addresses of tasks and workstreams", () => {
+  test("a member's letter to a workstream makes a task there: subject as title, text as passage", async () => {
+    await post(
+      "Suki <suki@house.example>",
+      "harbour-green.safety-file@in.house.example",
+      "Check the bolts",
+      "All forty, please. The list is in the van.",
+    );
+    const [made] = await rowsOf<{ number: number }>(
+      house.db,
+      sql`select number from task where title = 'Check the bolts'`,
+    );
+    expect(await taskSheet(house.db, { personId: house.suki }, made!.number)).toMatchObject({
+      workstream: "Safety file",
+      task: { project: "Harbour Green", owner: null },
+      passage: { words: "All forty, please. The list is in the van." },
+    });
+    expect((await conversationNamed("Check the bolts"))?.place).toBe("dealt with");
+  });
+
+  test("a stranger's letter to a workstream makes nothing by itself", async () => {
+    await post(
+      "zed@elm.example",
+      "harbour-green.safety-file@in.house.example",
+      "Buy my bolts",
+      "Could you order my bolts today?",
+    );
+    expect(await rowsOf(house.db, sql`select 1 from task where title = 'Buy my bolts'`)).toEqual([]);
+    expect(await conversationNamed("Buy my bolts")).toMatchObject({ place: "sort", slips: [{ state: "proposed" }] });
+  });
+
+  test("to a task's address: known people's letters stand on it, a stranger's waits in Sort with the task offered", async () => {
+    const address = `${task.slug}@in.house.example`;
+    await post("ada@beech.example", "hello@in.house.example", "First", "We have met now.");
+    await post("ada@beech.example", address, "Chains have come", "They lie in the yard.");
+    const sheet = await taskSheet(house.db, { personId: house.ines }, task.number);
+    expect(sheet?.laterLetters).toMatchObject([{ begins: "They lie in the yard." }]);
+    await post("stranger@oak.example", address, "I know about chains", "Ring me.");
+    expect(await conversationNamed("I know about chains")).toMatchObject({
+      place: "sort",
+      offered: { id: task.id, title: "Swing chains" },
+    });
+    // The same known writer by a machine that nobody trusts: the name may be borrowed.
+    await post("ada@beech.example", address, "Chains once more", "Really.", strict);
+    expect(await conversationNamed("Chains once more")).toMatchObject({ place: "sort", offered: { id: task.id } });
+    const conversation = (await conversationNamed("Chains once more"))!;
+    expect(
+      await perform(house.db, { personId: house.ines, now: NOW }, "join", {
+        conversationId: conversation.id,
+        taskId: task.id,
+      }),
+    ).toMatchObject({ ok: true });
+    expect((await taskSheet(house.db, { personId: house.ines }, task.number))?.laterLetters).toHaveLength(2);
+  });
+
+  test("a wrong fruit reaches no task", async () => {
+    await post("ada@beech.example", `xylo-${task.number}@in.house.example`, "Wrong fruit", "Hm.");
+    expect(await conversationNamed("Wrong fruit")).toMatchObject({ place: "sort", offered: null });
+  });
+});
