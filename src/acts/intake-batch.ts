@@ -23,6 +23,7 @@ export type TakenIn =
 /** A raw message with what could be read of it. `why` says why nothing could. */
 export interface ParsedMessage {
   readonly raw: Uint8Array;
+  readonly remote: RemotePlace | null;
   readonly sha256: string;
   readonly letter: Letter | null;
   readonly why: string | null;
@@ -35,11 +36,10 @@ export interface ParsedMessage {
 /** A Date header further from the arrival than this orders nothing: a letter "of 2099" would stay on top for ever. */
 const BELIEVABLE_AHEAD_MS = 2 * 86_400_000;
 
-/** A way that messages have come: the door, and by SMTP the envelope, or where they lie on an IMAP server. */
+/** A way that messages have come: the door, and by SMTP the envelope. */
 export interface Way {
   readonly wayInId: string;
   readonly envelope: Envelope | null;
-  readonly remote: RemotePlace | null;
 }
 
 /** One batch of raw messages on its way into the tables, within one transaction. */
@@ -77,7 +77,7 @@ export class IntakeBatch {
       }
       const known = here.get(one.sha256);
       if (known) {
-        this.arrive(known);
+        this.arrive(known, one);
         taken.push({ outcome: "already here", letterId: known, sha256: one.sha256 });
         continue;
       }
@@ -85,7 +85,7 @@ export class IntakeBatch {
       if (twin) {
         here.set(one.sha256, twin);
         this.rows.copies.push({ id: twin, sha256: one.sha256, b: Buffer.from(one.raw).toString("base64") });
-        this.arrive(twin);
+        this.arrive(twin, one);
         taken.push({ outcome: "already here", letterId: twin, sha256: one.sha256 });
         continue;
       }
@@ -103,8 +103,8 @@ export class IntakeBatch {
     return taken;
   }
 
-  private arrive(letterId: string): void {
-    for (const { wayInId, envelope, remote } of this.ways)
+  private arrive(letterId: string, { remote }: ParsedMessage): void {
+    for (const { wayInId, envelope } of this.ways)
       this.rows.arrivals.push({ letterId, wayInId, at: new Date(this.now), envelope, remote });
   }
 
@@ -171,7 +171,7 @@ export class IntakeBatch {
       unreadable: one.why,
     });
     this.rows.raws.push({ id: letterId, b: Buffer.from(one.raw).toString("base64") });
-    this.arrive(letterId);
+    this.arrive(letterId, one);
     const { found } = one;
     for (const slipFound of found) this.addSlip(slipFound, letterId, joined, l!);
     if (l?.bounce) this.addFailure(l, letterId, joined);
@@ -276,7 +276,15 @@ export class IntakeBatch {
       await this.tx.execute(
         sql`insert into letter_copy (sha256, letter_id, bytes) select r.sha256, r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(copies)}::jsonb) as r(id uuid, sha256 text, b text) on conflict do nothing`,
       );
-    if (arrivals.length > 0) await this.tx.insert(arrival).values(arrivals).onConflictDoNothing();
+    if (arrivals.length > 0)
+      await this.tx
+        .insert(arrival)
+        .values(arrivals)
+        // Read again after the server counted its letters anew: where it lies now is what counts.
+        .onConflictDoUpdate({
+          target: [arrival.letterId, arrival.wayInId],
+          set: { remote: sql`coalesce(excluded.remote, arrival.remote)` },
+        });
     for (const [address, { until, letterId }] of this.away)
       await this.tx.execute(
         sql`update correspondent set away_until = ${until}, away_letter_id = ${letterId} where address = ${address}`,

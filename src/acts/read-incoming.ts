@@ -3,6 +3,7 @@ import { sql } from "drizzle-orm";
 import type { Letter } from "../core/letters/letter";
 import { LARGEST_MESSAGE_BYTES } from "../core/letters/mime";
 import { parseLetter } from "../core/letters/parse-letter";
+import type { RemotePlace } from "../core/letters/ways";
 import { readAway } from "../core/reading/away";
 import { type ReadingSettings, readLetter } from "../core/reading/read-letter";
 import type { FoundSlip } from "../core/reading/slip";
@@ -15,6 +16,8 @@ import type { IntakeHouse } from "./intake-house";
 /** A raw message on its way in. */
 export interface Incoming {
   readonly raw: Uint8Array;
+  /** Where it lies on an IMAP server, where it comes from one. */
+  readonly remote?: RemotePlace;
 }
 
 /** A message that is not taken in at all, with the reason. */
@@ -90,22 +93,28 @@ export async function readIncoming(
   now: number,
   isOurs: boolean,
 ): Promise<(ParsedMessage | RefusedMessage)[]> {
-  const hashed = messages.map(({ raw }) => ({ raw, sha256: crypto.createHash("sha256").update(raw).digest("hex") }));
+  const hashed = messages.map(({ raw, remote = null }) => ({
+    raw,
+    remote,
+    sha256: crypto.createHash("sha256").update(raw).digest("hex"),
+  }));
   const here = await hereAlready(
     db,
     hashed.map((one) => one.sha256),
   );
   const parsed: (ParsedMessage | RefusedMessage)[] = [];
-  for (const { raw, sha256 } of hashed) {
+  for (const { raw, remote, sha256 } of hashed) {
     if (raw.length > LARGEST_MESSAGE_BYTES) {
       const size = Math.round(raw.length / 1_048_576);
       parsed.push({ refused: `It has ${size} MB; 50 MB are the most for one letter. The file stays where it is.` });
     } else if (raw.length === 0) parsed.push({ refused: "It is empty; there is nothing to keep." });
-    else if (here.has(sha256)) parsed.push({ raw, sha256, letter: null, why: null, found: [], awayUntil: null });
+    else if (here.has(sha256))
+      parsed.push({ raw, remote, sha256, letter: null, why: null, found: [], awayUntil: null });
     else {
       const result = await parseLetter(raw);
       parsed.push({
         raw,
+        remote,
         sha256,
         letter: result.ok ? result.letter : null,
         why: result.ok ? null : result.why,

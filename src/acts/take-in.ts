@@ -23,7 +23,7 @@ export async function takeIn(
   now: number,
   { isOurs = false }: { readonly isOurs?: boolean } = {},
 ): Promise<TakenIn[]> {
-  const ways = typeof way === "string" ? [{ wayInId: way, envelope: null, remote: null }] : way;
+  const ways = typeof way === "string" ? [{ wayInId: way, envelope: null }] : way;
   const house = await intakeHouse(db);
   const parsed = await readIncoming(db, messages, house, now, isOurs);
   const taken = await db.transaction(async (tx) => {

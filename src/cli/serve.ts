@@ -3,9 +3,12 @@ import http from "node:http";
 import path from "node:path";
 import next from "next";
 import { now } from "../data/clock";
+import { databaseSettings } from "../data/engine/database";
 import { productRoot } from "../data/engine/open-pglite";
 import { closeSharedDatabase, sharedDatabase } from "../data/engine/shared-database";
 import { smtpCarrier } from "../post/carrier";
+import { startMailboxes } from "../post/imap/mailboxes";
+import { mailboxKey } from "../post/imap/secret";
 import { openSmtpDoor } from "../post/smtp-in";
 import { startOutbox } from "../post/worker";
 import { outgoingServer, ownCertificate, ownDomains, portNamed, trustedPeers } from "./settings";
@@ -81,6 +84,7 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
           },
         );
   const outbox = smtpOut ? await startOutbox(db, smtpCarrier(smtpOut), now, pglite !== null) : null;
+  const mailboxes = startMailboxes(db, () => mailboxKey(databaseSettings(what, false).folder), now);
   // Mail is taken before the pages are ready: whoever hands it over should not have to come again.
   if (smtp) onDoor?.(smtp.port);
   if (smtp) process.stdout.write(`Mail for ${domains.join(", ")} is taken at port ${smtp.port}.\n`);
@@ -119,6 +123,7 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
   server.closeAllConnections();
   await smtp?.close();
   await outbox?.stop();
+  await mailboxes.stop();
   await closeSharedDatabase();
   process.exit(0);
 }

@@ -21,7 +21,6 @@ export async function waysTo(db: Database, envelope: Envelope): Promise<Way[]> {
     names.set(ownerId ? address : `post to ${address.split("@").at(-1)}`, ownerId);
   }
   const ways: Way[] = [];
-  for (const [name, ownerId] of names)
-    ways.push({ wayInId: await wayInNamed(db, name, "address", ownerId), envelope, remote: null });
+  for (const [name, ownerId] of names) ways.push({ wayInId: await wayInNamed(db, name, "address", ownerId), envelope });
   return ways;
 }

@@ -1,5 +1,6 @@
-import { spawnSync } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import fs from "node:fs";
+import net from "node:net";
 import os from "node:os";
 import path from "node:path";
 
@@ -68,4 +69,102 @@ export function threadGroups(answer: string): number[][] {
     else groups.at(-1)!.push(Number(token[0]));
   }
   return groups;
+}
+
+/** A Dovecot of its own at a port of this machine (no TLS); every user has the password "plum". */
+export class DovecotServer {
+  readonly folder = fs.mkdtempSync(path.join(os.tmpdir(), "jam-imap-"));
+  private child: ReturnType<typeof spawn> | null = null;
+  private readonly isRoot = process.getuid?.() === 0;
+
+  constructor(readonly port: number) {
+    const user = this.isRoot ? "nobody" : os.userInfo().username;
+    const group = this.isRoot ? "nogroup" : os.userInfo().username;
+    const id = this.isRoot ? { uid: NOBODY, gid: NOBODY } : { uid: process.getuid!(), gid: process.getgid!() };
+    // The mail processes run as another user.
+    fs.chmodSync(this.folder, 0o755);
+    fs.mkdirSync(path.join(this.folder, "mail"));
+    fs.writeFileSync(
+      path.join(this.folder, "dovecot.conf"),
+      `base_dir = ${this.folder}/run
+log_path = ${this.folder}/log
+ssl = no
+disable_plaintext_auth = no
+protocols = imap
+listen = 127.0.0.1
+mail_location = maildir:${this.folder}/mail/%u
+mail_uid = ${id.uid}
+mail_gid = ${id.gid}
+first_valid_uid = 1
+default_login_user = ${user}
+default_internal_user = ${user}
+default_internal_group = ${group}
+passdb {
+  driver = static
+  args = password=plum
+}
+userdb {
+  driver = static
+  args = uid=${id.uid} gid=${id.gid} home=${this.folder}/mail/%u
+}
+service imap-login {
+  chroot =
+  inet_listener imap {
+    port = ${port}
+  }
+  inet_listener imaps {
+    port = 0
+  }
+}
+service anvil {
+  chroot =
+}
+namespace inbox {
+  inbox = yes
+  mailbox Sent {
+    auto = create
+  }
+  mailbox Archive {
+    auto = create
+  }
+}
+`,
+    );
+    if (this.isRoot) spawnSync("chown", ["-R", `${NOBODY}:${NOBODY}`, path.join(this.folder, "mail")]);
+  }
+
+  async start(): Promise<void> {
+    this.child = spawn("/usr/sbin/dovecot", ["-F", "-c", path.join(this.folder, "dovecot.conf")], { stdio: "ignore" });
+    for (let tries = 0; tries < 100; tries += 1) {
+      if (await this.answers()) return;
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    }
+    throw new Error(`Dovecot does not answer: ${fs.readFileSync(path.join(this.folder, "log"), "utf8")}`);
+  }
+
+  /** Ends the server at once, in the middle of whatever it does. */
+  async kill(): Promise<void> {
+    const { child } = this;
+    if (!child) return;
+    const ended = new Promise((resolve) => child.once("exit", resolve));
+    child.kill("SIGTERM");
+    await ended;
+    this.child = null;
+  }
+
+  async close(): Promise<void> {
+    await this.kill();
+    fs.rmSync(this.folder, { recursive: true, force: true });
+  }
+
+  private answers(): Promise<boolean> {
+    return new Promise((resolve) => {
+      const socket = net.connect(this.port, "127.0.0.1");
+      socket.once("data", () => {
+        socket.destroy();
+        resolve(true);
+      });
+      socket.once("error", () => resolve(false));
+    });
+  }
 }

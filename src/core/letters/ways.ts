@@ -19,4 +19,8 @@ export interface RemotePlace {
   readonly uid: number;
   readonly isSeen: boolean;
   readonly isAnswered: boolean;
+  /** What was wanted of it was done there, once its conversation was dealt with. */
+  readonly isTidied?: boolean;
+  /** It was moved or deleted there. */
+  readonly isGone?: boolean;
 }
