@@ -7,4 +7,4 @@ export function proxy(request: NextRequest): NextResponse {
   return NextResponse.next({ request: { headers } });
 }
 
-export const config = { matcher: ["/sort/:path*", "/tasks/:path*", "/letters/:path*"] };
+export const config = { matcher: ["/sort/:path*", "/tasks/:path*", "/letters/:path*", "/mailboxes/:path*"] };

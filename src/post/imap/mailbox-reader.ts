@@ -1,5 +1,6 @@
 import { ImapFlow } from "imapflow";
 import type { Database } from "../../data/engine/database";
+import { faultInWords } from "./fault-words";
 import { type MailboxRow, noteFailure } from "./folder-state";
 import { readFolder, tidyDealt } from "./read-folder";
 import { unseal } from "./secret";
@@ -10,25 +11,8 @@ const POLL_MS = 30_000;
 /** Pauses after failures, in seconds: growing, never longer than a quarter of an hour. */
 const PAUSES_S = [5, 10, 30, 60, 120, 300, 900];
 
-/** What went wrong, for whoever owns the mailbox. */
-function inWords(error: unknown, mailbox: MailboxRow): string {
-  const { authenticationFailed, code, message, responseText } = error as {
-    authenticationFailed?: boolean;
-    code?: string;
-    message?: string;
-    responseText?: string;
-  };
-  if (authenticationFailed) return "The mail server does not take the name and password. Give them anew.";
-  if (code === "ENOTFOUND") return `There is no mail server ${mailbox.host}.`;
-  if (code === "ECONNREFUSED") return `${mailbox.host} takes no connection at port ${mailbox.port}.`;
-  if (code === "ETIMEDOUT" || code === "CONNECT_TIMEOUT") return `${mailbox.host} does not answer.`;
-  if (/certificate|self.signed/i.test(message ?? ""))
-    return `The certificate of ${mailbox.host} cannot be trusted: ${message}`;
-  return `The mailbox could not be read: ${responseText || message || "unknown fault"}`;
-}
-
 /** Connects to a mailbox's server; the caller logs out. Encrypted unless the mailbox says otherwise for this very machine. */
-export function connectTo(mailbox: MailboxRow, key: Buffer): ImapFlow {
+function connectTo(mailbox: MailboxRow, key: Buffer): ImapFlow {
   const client = new ImapFlow({
     host: mailbox.host,
     port: mailbox.port,
@@ -102,7 +86,7 @@ export class MailboxReader {
           this.db,
           this.mailbox.id,
           this.mailbox.folder,
-          inWords(error, this.mailbox),
+          faultInWords(error, this.mailbox),
         ).catch(() => 1);
         await this.pause(1_000 * PAUSES_S[Math.min(failures, PAUSES_S.length) - 1]!);
       }

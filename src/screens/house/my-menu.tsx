@@ -1,6 +1,7 @@
 "use client";
 
 import { Dialog, DialogPanel, DialogTitle, Menu, MenuButton, MenuItem, MenuItems } from "@headlessui/react";
+import Link from "next/link";
 import { useEffect, useState } from "react";
 import { useHouse } from "../parts/house";
 import { useKeys } from "../parts/keys";
@@ -62,7 +63,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
 
 /** What is one's own: the theme, the keys, and the way out. */
 export function MyMenu() {
-  const { me } = useHouse();
+  const { me, isDemo } = useHouse();
   const [areKeysShown, showKeys] = useState(false);
   const [theme, remember] = useState("system");
   useEffect(() => remember(localStorage.getItem("theme") ?? "system"), []);
@@ -101,6 +102,20 @@ export function MyMenu() {
             </MenuItem>
           ))}
           <div className="my-1 border-t border-hairline" />
+          <MenuItem>
+            <Link href="/mailboxes" className="gloss-row">
+              <span className="w-3" />
+              Mailboxes
+            </Link>
+          </MenuItem>
+          {isDemo && (
+            <MenuItem>
+              <a href="/post-room" target="_blank" rel="noreferrer" className="gloss-row">
+                <span className="w-3" />
+                Post room of the demo
+              </a>
+            </MenuItem>
+          )}
           <MenuItem>
             <button type="button" className="gloss-row" onClick={() => showKeys(true)}>
               <span className="w-3" />
