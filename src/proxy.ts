@@ -7,4 +7,6 @@ export function proxy(request: NextRequest): NextResponse {
   return NextResponse.next({ request: { headers } });
 }
 
-export const config = { matcher: ["/sort/:path*", "/tasks/:path*", "/letters/:path*", "/mailboxes/:path*"] };
+export const config = {
+  matcher: ["/sort/:path*", "/tasks/:path*", "/letters/:path*", "/mailboxes/:path*", "/write/:path*"],
+};

@@ -7,7 +7,7 @@ import { newId } from "../data/ids";
 import { rowsOf } from "../data/rows";
 import { history } from "../data/schema";
 import type { Actor, AnyAct } from "./act";
-import { fromLetter } from "./deeds/address-acts";
+import { fromLetter, mayWrite } from "./deeds/address-acts";
 import { changeSlip, changeTask } from "./deeds/field-acts";
 import { join, splitAct } from "./deeds/join-acts";
 import { sendAgain, write } from "./deeds/letter-acts";
@@ -32,6 +32,7 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   write,
   "send again": sendAgain,
   "make from letter": fromLetter,
+  "may write": mayWrite,
   join,
   split: splitAct,
   undo: undoAct,

@@ -1,6 +1,7 @@
 import {
   bigint,
   boolean,
+  customType,
   date,
   index,
   integer,
@@ -15,6 +16,7 @@ import type { Correspondent } from "../core/letters/letter";
 import type { OutgoingState } from "../core/letters/outgoing";
 import { conversation, letter, person, task, wayIn } from "./schema";
 
+const bytes = customType<{ data: Buffer }>({ dataType: () => "bytea" });
 const instant = (name: string) => timestamp(name, { withTimezone: true });
 
 /**
@@ -37,6 +39,8 @@ export const outgoing = pgTable(
     cc: jsonb("cc").$type<Correspondent[]>().notNull(),
     subject: text("subject").notNull(),
     text: text("text").notNull(),
+    /** Files that go along, by their ids. */
+    files: jsonb("files").$type<string[]>().notNull().default([]),
     /** Message-IDs for In-Reply-To and References (RFC 5322 section 3.6.4). */
     answers: text("answers"),
     references: jsonb("references").$type<string[]>().notNull(),
@@ -73,6 +77,19 @@ export const draft = pgTable(
   },
   (t) => [primaryKey({ columns: [t.personId, t.about] })],
 );
+
+/** A file that somebody has put to a letter being written. */
+export const draftFile = pgTable("draft_file", {
+  id: uuid("id").primaryKey(),
+  personId: uuid("person_id")
+    .notNull()
+    .references(() => person.id),
+  name: text("name").notNull(),
+  type: text("type").notNull(),
+  size: integer("size").notNull(),
+  bytes: bytes("bytes").notNull(),
+  madeAt: instant("made_at").notNull(),
+});
 
 /** A mailbox on an IMAP server that is read: how to reach it, what of it is read, and what is changed there. */
 export const mailbox = pgTable("mailbox", {

@@ -13,6 +13,7 @@ export interface OutgoingLetter {
   readonly answers: string | null;
   readonly references: readonly string[];
   readonly createdAt: number;
+  readonly files: readonly { readonly name: string; readonly type: string; readonly bytes: Buffer }[];
 }
 
 const named = ({ name, address }: Correspondent) => ({ name, address });
@@ -33,6 +34,7 @@ export function composeOutgoing(letter: OutgoingLetter): Promise<Buffer> {
     ...(letter.answers ? { inReplyTo: `<${letter.answers}>` } : {}),
     ...(letter.references.length > 0 ? { references: letter.references.map((one) => `<${one}>`) } : {}),
     date: new Date(letter.createdAt),
+    attachments: letter.files.map(({ name, type, bytes }) => ({ filename: name, contentType: type, content: bytes })),
     baseBoundary: letter.messageId.replace(/[^\w]/g, "").slice(0, 30),
     newline: "\r\n",
     disableFileAccess: true,

@@ -18,7 +18,8 @@ export type SentAnswer = { readonly kind: "taken" | "not now" | "refused" | "ans
 /** Milliseconds after which a letter that is being sent counts as left by a process that died. */
 const LEASE_MS = 120_000;
 
-interface Row extends Omit<OutgoingLetter, "createdAt"> {
+interface Row extends Omit<OutgoingLetter, "createdAt" | "files"> {
+  readonly fileIds: readonly string[];
   readonly id: string;
   readonly personId: string;
   readonly personAddress: string;
@@ -28,7 +29,7 @@ interface Row extends Omit<OutgoingLetter, "createdAt"> {
 }
 
 const COLUMNS = sql`o.id, o.person_id as "personId", (select address from person where id = o.person_id) as "personAddress", o.message_id as "messageId",
-  o.from_name as "fromName", o.from_address as "fromAddress", o."to", o.cc, o.subject, o.text, o.answers, o."references", o.created_at as "createdAt", o.tries,
+  o.from_name as "fromName", o.from_address as "fromAddress", o."to", o.cc, o.subject, o.text, o.files as "fileIds", o.answers, o."references", o.created_at as "createdAt", o.tries,
   o.maybe_twice as "maybeTwice"`;
 
 /** Takes the next letter that is due for this process alone; null where none is. */
@@ -74,6 +75,17 @@ async function bringBack(db: Database, outgoingId: string, now: number): Promise
   );
 }
 
+async function composed(db: Database, row: Row): Promise<Buffer> {
+  const files =
+    row.fileIds.length === 0
+      ? []
+      : await rowsOf<OutgoingLetter["files"][number]>(
+          db,
+          sql`select name, type, bytes from draft_file where id in ${[...row.fileIds]} order by made_at, id`,
+        );
+  return composeOutgoing({ ...row, files, createdAt: millis(row.createdAt) });
+}
+
 /** Puts letters that went out among the others, in their conversations; also those of a process that died before it could. */
 async function takeInSent(db: Database, now: () => number): Promise<void> {
   const rows = await rowsOf<Row>(
@@ -82,7 +94,7 @@ async function takeInSent(db: Database, now: () => number): Promise<void> {
   );
   for (const row of rows) {
     const wayInId = await wayInNamed(db, `written by ${row.personAddress}`, "written", row.personId);
-    const raw = await composeOutgoing({ ...row, createdAt: millis(row.createdAt) });
+    const raw = await composed(db, row);
     const [taken] = await takeIn(db, [{ raw }], wayInId, now(), { isOurs: true });
     if (!taken || !("letterId" in taken)) continue;
     // A task that had no conversation has one now: what is answered to this letter belongs to it.
@@ -102,7 +114,7 @@ export async function sendDue(db: Database, carrier: Carrier, now: () => number)
   for (let row = await claim(db, now()); row !== null; row = await claim(db, now())) {
     tried += 1;
     const to = [...new Set([...row.to, ...row.cc].map((one) => one.address))];
-    const raw = await composeOutgoing({ ...row, createdAt: millis(row.createdAt) });
+    const raw = await composed(db, row);
     const answer = await carrier.send(raw, { from: row.fromAddress, to });
     await settle(db, row, answer, now());
     await takeInSent(db, now);

@@ -1,7 +1,9 @@
 import { sql } from "drizzle-orm";
 import { z } from "zod";
 import type { TextPart } from "../../core/letters/letter";
+import { MAY_WRITE } from "../../core/letters/ways";
 import { type FromLetterFacts, makeFromLetter } from "../../core/tasks/decisions/make-from-letter";
+import { maySeeProject, maySeeTask } from "../../data/need-to-know";
 import { rowsOf } from "../../data/rows";
 import { define } from "../act";
 import { areKnown, conversationFacts, takeIds, takeNumbers } from "../facts";
@@ -29,4 +31,24 @@ export const fromLetter = define({
     };
   },
   decide: (facts, _input, now) => makeFromLetter(facts, now),
+});
+
+/** Says who may make tasks in a workstream, or add to a task, by writing to its address. */
+export const mayWrite = define({
+  name: "may write",
+  input: z.object({ row: z.enum(["task", "workstream"]), id, to: z.enum(MAY_WRITE) }),
+  async load(db, actor, input) {
+    const [found] = await rowsOf<{ id: string }>(
+      db,
+      input.row === "task"
+        ? sql`select t.id from task t where t.id = ${input.id} and ${maySeeTask(actor)}`
+        : sql`select w.id from workstream w join project p on p.id = w.project_id where w.id = ${input.id} and ${maySeeProject(actor)}`,
+    );
+    return found ?? null;
+  },
+  decide: (_facts, input) => ({
+    ok: true,
+    about: [input.id],
+    writes: [{ row: input.row, id: input.id, isNew: false, values: { mayWrite: input.to } }],
+  }),
 });

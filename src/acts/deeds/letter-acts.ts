@@ -39,6 +39,7 @@ export const write = define({
     subject: text,
     text: z.string().max(400_000),
     from: z.string().max(400),
+    files: z.array(id).max(50).default([]),
     answersId: id.nullable(),
     taskId: id.nullable(),
     finishes: z.boolean(),
@@ -53,11 +54,21 @@ export const write = define({
     if (input.taskId && !task) return null;
     const from = (await addressesFor(db, actor, input.answersId)).find(({ address }) => address === input.from);
     if (!from) return null;
+    const files =
+      input.files.length === 0
+        ? []
+        : await rowsOf<{ id: string; size: number }>(
+            db,
+            sql`select id, size from draft_file where id in ${input.files} and person_id = ${actor.personId} order by made_at`,
+          );
+    if (files.length < new Set(input.files).size) return null;
     return {
       actorId: actor.personId,
       id: newId(actor.now),
       messageId: messageIdFrom(from, actor.now),
       from,
+      fileIds: files.map((file) => file.id),
+      fileBytes: files.reduce((sum, file) => sum + file.size, 0),
       canSend: Boolean(process.env.JAM_SMTP_OUT),
       answers,
       conversation,

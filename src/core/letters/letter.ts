@@ -15,6 +15,8 @@ export interface LetterFile {
   readonly contentId: string | null;
   /** Whether it came within a letter that is attached to this one. */
   readonly isInner: boolean;
+  /** What a calendar entry or a card is about, in one line; null for other files. */
+  readonly about: string | null;
 }
 
 /** A stretch of the text: what is new in this letter, and what is not. */

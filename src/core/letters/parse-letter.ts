@@ -1,4 +1,5 @@
 import type { Address, Email } from "postal-mime";
+import { partWords } from "../exchange/part-words";
 import { automaticKind } from "./automatic";
 import { readBounce } from "./bounce";
 import { withoutC1 } from "./c1";
@@ -119,6 +120,7 @@ export async function parseLetter(raw: Uint8Array): Promise<ParsedLetter> {
         size: (part.content as ArrayBuffer).byteLength,
         contentId: part.contentId?.replace(/^<|>$/g, "") ?? null,
         isInner,
+        about: aboutPart(part.mimeType, part.content as ArrayBuffer),
       })),
       passedOn: passedOn(text, parts, offset),
       bounce,
@@ -128,6 +130,11 @@ export async function parseLetter(raw: Uint8Array): Promise<ParsedLetter> {
       problems: problemsOf(mail, raw, sent !== null),
     },
   };
+}
+
+function aboutPart(type: string, content: ArrayBuffer): string | null {
+  if (!/calendar|vcard|directory|ics/.test(type)) return null;
+  return partWords(type, clean(new TextDecoder().decode(content)));
 }
 
 /** METHOD of a calendar part that comes with the letter (RFC 6047 section 2.4), lower case; empty where there is none. */

@@ -16,6 +16,7 @@ export const ACT_NAMES = [
   "write",
   "send again",
   "make from letter",
+  "may write",
   "join",
   "split",
   "undo",
@@ -100,6 +101,10 @@ export function historyWords(
   if (act === "make from letter") return "made it by a letter to its workstream’s address";
   if (act === "make task") return "made it by hand";
   if (act === "comment") return "wrote a note";
+  if (act === "may write") {
+    const rule = own.find((change) => change.after !== null)?.after?.mayWrite;
+    return `let ${String(rule ?? "others")} write to its address`;
+  }
   if (act === "join") return "put a conversation on it";
   if (act === "split") return "split the conversation";
   if (act === "send again") return "sent the letter once more";

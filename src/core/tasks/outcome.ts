@@ -1,5 +1,14 @@
 /** The rows that an act may change, by the word of the product. */
-export const CHANGEABLE = ["task", "slip", "conversation", "comment", "outgoing", "letter", "thread"] as const;
+export const CHANGEABLE = [
+  "task",
+  "slip",
+  "conversation",
+  "comment",
+  "outgoing",
+  "letter",
+  "thread",
+  "workstream",
+] as const;
 export type Changeable = (typeof CHANGEABLE)[number];
 
 /** Values of a row as they travel through JSON: instants are ISO 8601 text. */

@@ -1,3 +1,5 @@
+import type { MayWrite } from "../letters/ways";
+
 /** A mailbox that is read, as its screen is told; instants are milliseconds since 1970 UTC. */
 export interface MailboxView {
   readonly id: string;
@@ -19,4 +21,13 @@ export interface MailboxView {
     readonly readAt: number | null;
     readonly says: string | null;
   }[];
+}
+
+/** The address of a workstream: letters to it make tasks there. */
+export interface WorkstreamAddress {
+  readonly id: string;
+  readonly name: string;
+  readonly project: string;
+  readonly address: string;
+  readonly mayWrite: MayWrite;
 }

@@ -1,5 +1,6 @@
-import type { LetterFile, TextPart } from "../letters/letter";
+import type { LetterFile, PassedOn, TextPart } from "../letters/letter";
 import type { OutgoingState } from "../letters/outgoing";
+import type { MayWrite } from "../letters/ways";
 import type { Priority, SlipKind } from "../reading/slip";
 import type { TaskState } from "../tasks/task";
 import type { Day } from "../time/day";
@@ -23,6 +24,8 @@ export interface CorrespondentView {
   readonly initials: string;
   readonly address: string;
   readonly firm: string | null;
+  /** The day on which they said they are back, also when it is past. */
+  readonly awayUntil: Day | null;
 }
 
 export interface ProjectView {
@@ -141,6 +144,9 @@ export interface LetterView {
   readonly files: readonly LetterFile[];
   readonly hasHtml: boolean;
   readonly automatic: string | null;
+  /** The letter that it passes on: who wrote that, and when. */
+  readonly passedOn: PassedOn | null;
+  readonly sealed: "signed" | "encrypted" | null;
   readonly unreadable: string | null;
   readonly size: number;
   readonly sha256: string;
@@ -177,6 +183,8 @@ export interface ConversationView {
   /** Everybody outside who wrote or was written to: those who can be waited for. */
   readonly outside: readonly CorrespondentView[];
   readonly outgoing: readonly OutgoingView[];
+  /** Whether it came to somebody's own mailbox alone: putting it on a task shares it. */
+  readonly isPersonal: boolean;
   /** The task whose address it was sent to, where its writer may not write there: joining it is offered. */
   readonly offered: { readonly id: string; readonly reference: string; readonly title: string } | null;
 }
@@ -241,6 +249,8 @@ export interface TaskSheet {
   readonly workstream: string | null;
   /** Its mail address, where a domain of ours is set. */
   readonly address: string | null;
+  /** Who may add to it by writing to its address. */
+  readonly mayWrite: MayWrite;
   /** The exact words, and the letter they stand in; null where the task has none or the letter may not be seen. */
   readonly passage: {
     readonly letterId: string;
@@ -250,6 +260,8 @@ export interface TaskSheet {
     readonly from: string;
     readonly sentAt: number;
     readonly offset: string;
+    /** Who passed the letter on, where the words are those of a letter within a letter. */
+    readonly passedOnBy: string | null;
   } | null;
   /** Whether there is a letter that this viewer may not see. */
   readonly hasHiddenLetter: boolean;

@@ -12,6 +12,16 @@ CREATE TABLE "draft" (
 	CONSTRAINT "draft_person_id_about_pk" PRIMARY KEY("person_id","about")
 );
 --> statement-breakpoint
+CREATE TABLE "draft_file" (
+	"id" uuid PRIMARY KEY NOT NULL,
+	"person_id" uuid NOT NULL,
+	"name" text NOT NULL,
+	"type" text NOT NULL,
+	"size" integer NOT NULL,
+	"bytes" "bytea" NOT NULL,
+	"made_at" timestamp with time zone NOT NULL
+);
+--> statement-breakpoint
 CREATE TABLE "mailbox" (
 	"id" uuid PRIMARY KEY NOT NULL,
 	"way_in_id" uuid NOT NULL,
@@ -56,6 +66,7 @@ CREATE TABLE "outgoing" (
 	"cc" jsonb NOT NULL,
 	"subject" text NOT NULL,
 	"text" text NOT NULL,
+	"files" jsonb DEFAULT '[]'::jsonb NOT NULL,
 	"answers" text,
 	"references" jsonb NOT NULL,
 	"created_at" timestamp with time zone NOT NULL,
@@ -82,6 +93,7 @@ ALTER TABLE "task" ADD COLUMN "may_write" text DEFAULT 'people we know' NOT NULL
 ALTER TABLE "workstream" ADD COLUMN "may_write" text DEFAULT 'the team' NOT NULL;--> statement-breakpoint
 ALTER TABLE "letter_copy" ADD CONSTRAINT "letter_copy_letter_id_letter_id_fk" FOREIGN KEY ("letter_id") REFERENCES "public"."letter"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "draft" ADD CONSTRAINT "draft_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "draft_file" ADD CONSTRAINT "draft_file_person_id_person_id_fk" FOREIGN KEY ("person_id") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "mailbox" ADD CONSTRAINT "mailbox_way_in_id_way_in_id_fk" FOREIGN KEY ("way_in_id") REFERENCES "public"."way_in"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "mailbox" ADD CONSTRAINT "mailbox_made_by_person_id_fk" FOREIGN KEY ("made_by") REFERENCES "public"."person"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "mailbox_folder" ADD CONSTRAINT "mailbox_folder_mailbox_id_mailbox_id_fk" FOREIGN KEY ("mailbox_id") REFERENCES "public"."mailbox"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint

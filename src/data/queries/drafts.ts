@@ -1,8 +1,9 @@
 import { sql } from "drizzle-orm";
 import type { Database } from "../engine/database";
+import { newId } from "../ids";
 import type { Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";
-import { draft } from "../schema-post";
+import { draft, draftFile } from "../schema-post";
 
 /** What somebody has written about something and not sent; null where there is nothing. */
 export async function draftOf(db: Database, viewer: Viewer, about: string): Promise<Record<string, unknown> | null> {
@@ -30,4 +31,18 @@ export async function keepDraft(
     .insert(draft)
     .values(row)
     .onConflictDoUpdate({ target: [draft.personId, draft.about], set: { values, changedAt: row.changedAt } });
+}
+
+/** Keeps a file that goes along with a letter; gives back its id. */
+export async function keepDraftFile(
+  db: Database,
+  viewer: Viewer,
+  file: { readonly name: string; readonly type: string; readonly bytes: Buffer },
+  now: number,
+): Promise<string> {
+  const id = newId(now);
+  const type = /^[\w.+-]{1,80}\/[\w.+-]{1,80}$/.test(file.type) ? file.type : "application/octet-stream";
+  const row = { id, personId: viewer.personId, name: file.name, type, bytes: file.bytes };
+  await db.insert(draftFile).values({ ...row, size: file.bytes.length, madeAt: new Date(now) });
+  return id;
 }

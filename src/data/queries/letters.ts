@@ -18,7 +18,7 @@ const COLUMNS = sql`l.id, l.conversation_id as "conversationId", l.subject, l.fr
   exists (select 1 from person p where p.address = l.from_address) as "isTeam",
   (select f.name from correspondent k join firm f on f.id = k.firm_id where k.address = l.from_address) as firm,
   l."to", l.cc, l.sent_at as "sentAt", l.is_dated as "isDated", l."offset", l.received_at as "receivedAt", l.text, l.parts, l.files, l.has_html as "hasHtml",
-  l.automatic, l.unreadable, l.size, l.sha256,
+  l.automatic, l.passed_on as "passedOn", l.sealed, l.unreadable, l.size, l.sha256,
   coalesce((select jsonb_agg(w.name order by a.at) from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id), '[]'::jsonb) as "waysIn"`;
 
 function viewOf(row: LetterRow): LetterView {

@@ -1,8 +1,23 @@
 import { sql } from "drizzle-orm";
-import type { MailboxView } from "../../core/views/mailbox-view";
+import { workstreamAddress } from "../../core/sorting/addresses";
+import type { MailboxView, WorkstreamAddress } from "../../core/views/mailbox-view";
 import type { Database } from "../engine/database";
-import type { Viewer } from "../need-to-know";
+import { maySeeProject, type Viewer } from "../need-to-know";
 import { type InstantText, millisOrNull, rowsOf } from "../rows";
+
+/** Addresses of the workstreams that a viewer may see, where a domain of ours is set. */
+export async function workstreamAddresses(
+  db: Database,
+  viewer: Viewer,
+  domain: string | null,
+): Promise<WorkstreamAddress[]> {
+  if (domain === null) return [];
+  const rows = await rowsOf<Omit<WorkstreamAddress, "address">>(
+    db,
+    sql`select w.id, w.name, p.name as project, w.may_write as "mayWrite" from workstream w join project p on p.id = w.project_id where ${maySeeProject(viewer)} order by p.name, w.place`,
+  );
+  return rows.map((row) => ({ ...row, address: workstreamAddress(row.project, row.name, domain) }));
+}
 
 /** Mailboxes that a viewer may know of: the shared ones and their own. */
 export async function mailboxesFor(db: Database, viewer: Viewer): Promise<MailboxView[]> {

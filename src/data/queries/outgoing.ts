@@ -1,6 +1,7 @@
 import { type SQL, sql } from "drizzle-orm";
 import type { OutgoingView } from "../../core/views/views";
 import type { Database } from "../engine/database";
+import type { Viewer } from "../need-to-know";
 import { type InstantText, millis, rowsOf } from "../rows";
 
 type Row = Omit<OutgoingView, "createdAt" | "nextTry"> & { createdAt: InstantText; nextTry: InstantText };
@@ -18,6 +19,11 @@ async function outgoingWhere(db: Database, where: SQL): Promise<OutgoingView[]> 
 /** Letters of ours in a conversation that are not out yet. The caller has asked whether the conversation may be seen. */
 export function outgoingOfConversation(db: Database, conversationId: string): Promise<OutgoingView[]> {
   return outgoingWhere(db, sql`o.conversation_id = ${conversationId}`);
+}
+
+/** Letters of one person that are not out yet. */
+export function outgoingOfPerson(db: Database, viewer: Viewer): Promise<OutgoingView[]> {
+  return outgoingWhere(db, sql`o.person_id = ${viewer.personId}`);
 }
 
 /** Letters of ours from a task that are not out yet. The caller has asked whether the task may be seen. */

@@ -2,7 +2,7 @@ import { sql } from "drizzle-orm";
 import { initialsOf } from "../../core/views/initials";
 import type { CorrespondentView, PersonView, ProjectView } from "../../core/views/views";
 import type { Database } from "../engine/database";
-import { maySeeProject, type Viewer } from "../need-to-know";
+import { maySeeCorrespondent, maySeeProject, type Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";
 
 /** Everybody of the team, by name. */
@@ -34,11 +34,25 @@ export async function correspondentsById(
   ids: readonly string[],
 ): Promise<Map<string, CorrespondentView>> {
   if (ids.length === 0) return new Map();
-  const rows = await rowsOf<{ id: string; name: string; address: string; firm: string | null }>(
+  const rows = await rowsOf<{
+    id: string;
+    name: string;
+    address: string;
+    firm: string | null;
+    awayUntil: string | null;
+  }>(
     db,
-    sql`select k.id, k.name, k.address, f.name as firm from correspondent k left join firm f on f.id = k.firm_id where k.id in ${[...new Set(ids)]}`,
+    sql`select k.id, k.name, k.address, f.name as firm, k.away_until::text as "awayUntil" from correspondent k left join firm f on f.id = k.firm_id where k.id in ${[...new Set(ids)]}`,
   );
   return new Map(rows.map((row) => [row.id, { ...row, initials: initialsOf(row.name || row.address) }]));
+}
+
+/** People outside whom a viewer may write to by their name. */
+export function knownOutside(db: Database, viewer: Viewer): Promise<{ name: string; address: string }[]> {
+  return rowsOf<{ name: string; address: string }>(
+    db,
+    sql`select k.name, k.address from correspondent k where ${maySeeCorrespondent(viewer)} order by k.firm_id is null, k.name limit 400`,
+  );
 }
 
 /** The organisation; null before it is set up. */

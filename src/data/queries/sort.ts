@@ -69,7 +69,7 @@ function readCursor(cursor: string | null): { at: string; id: string } | null {
 
 /**
  * One page of conversations: those in Sort, newest first, or those dealt with, the last dealt with first. Only the rows
- * of the page are looked into, however many there are.
+ * of the page are looked into, however many there are. With `wayInId` only those that came that way.
  */
 export async function sortPage(
   db: Database,
@@ -77,6 +77,7 @@ export async function sortPage(
   place: "sort" | "dealt with",
   cursor: string | null,
   limit = PAGE,
+  wayInId: string | null = null,
 ): Promise<SortPage> {
   const at = place === "sort" ? sql`c.last_at` : sql`c.dealt_at`;
   const from = readCursor(cursor);
@@ -85,7 +86,11 @@ export async function sortPage(
     db,
     sql`with page as (
         select c.* , ${at}::text || '~' || c.id as cursor from conversation c
-        where c.place = ${place} ${place === "sort" ? sql`` : sql`and c.dealt_at is not null`} ${after} and ${maySeeConversation(viewer)}
+        where c.place = ${place} ${place === "sort" ? sql`` : sql`and c.dealt_at is not null`} ${after} and ${maySeeConversation(viewer)} ${
+          wayInId === null
+            ? sql``
+            : sql`and exists (select 1 from letter wl join arrival wa on wa.letter_id = wl.id where wl.conversation_id = c.id and wa.way_in_id = ${wayInId})`
+        }
         order by ${at} desc, c.id desc limit ${limit})
       select c.id, c.cursor, c.subject, c.last_at as "lastAt", c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
         l.from_name as "fromName", l.from_address as "fromAddress", l.automatic, l.unreadable,
@@ -97,6 +102,15 @@ export async function sortPage(
       order by ${at} desc, c.id desc`,
   );
   return { rows: rows.map(rowOf), next: rows.length === limit ? rows.at(-1)!.cursor : null };
+}
+
+/** Ways in whose letters a viewer may sort by: the shared ones and their own. */
+export function waysFor(db: Database, viewer: Viewer): Promise<{ id: string; name: string }[]> {
+  return rowsOf<{ id: string; name: string }>(
+    db,
+    sql`select id, name from way_in w where kind <> 'written' and (owner_id is null or owner_id = ${viewer.personId})
+      and exists (select 1 from arrival a where a.way_in_id = w.id) order by name limit 60`,
+  );
 }
 
 /** How many conversations wait in Sort for a viewer, counted up to a limit. */
@@ -200,7 +214,8 @@ export async function conversationFor(db: Database, viewer: Viewer, asked: strin
     }
   >(
     db,
-    sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy"
+    sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
+        not exists (select 1 from letter pl join arrival pa on pa.letter_id = pl.id join way_in pw on pw.id = pa.way_in_id where pl.conversation_id = c.id and pw.owner_id is null) as "isPersonal"
       from conversation c where c.id = ${id} and ${maySeeConversation(viewer)}`,
   );
   if (!row) return null;

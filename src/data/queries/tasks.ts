@@ -1,5 +1,6 @@
 import { type SQL, sql } from "drizzle-orm";
-import type { TextPart } from "../../core/letters/letter";
+import type { PassedOn, TextPart } from "../../core/letters/letter";
+import type { MayWrite } from "../../core/letters/ways";
 import { taskAddress } from "../../core/sorting/addresses";
 import { historyWords } from "../../core/tasks/history-words";
 import type { Change } from "../../core/tasks/outcome";
@@ -208,6 +209,22 @@ function newWords(text: string, parts: readonly TextPart[]): string {
   return (fresh.join(" ").trim() || text).replace(/\s+/g, " ").trim().slice(0, 160);
 }
 
+/** Who wrote the words from which a task was made: within a letter that was passed on, its own writer. */
+function writerOf(
+  letter: { from: string; sentAt: InstantText; offset: string; passedOn: PassedOn | null },
+  start: number | null,
+): { from: string; sentAt: number; offset: string; passedOnBy: string | null } {
+  const inner = letter.passedOn;
+  const outer = { from: letter.from, sentAt: millis(letter.sentAt), offset: letter.offset, passedOnBy: null };
+  if (!inner || start === null || start < inner.start || start >= inner.end) return outer;
+  return {
+    from: inner.from.name || inner.from.address,
+    sentAt: inner.sentAt ?? outer.sentAt,
+    offset: inner.offset,
+    passedOnBy: letter.from,
+  };
+}
+
 /** A task's sheet by the number of its reference, or null where it is not here or not for this viewer; `domain` is ours for mail. */
 export async function taskSheet(
   db: Database,
@@ -222,14 +239,15 @@ export async function taskSheet(
       start: number | null;
       end: number | null;
       workstream: string | null;
+      mayWrite: MayWrite;
     }
   >(
     db,
-    sql`select ${columns(viewer)}, t.conversation_id as "conversationId", t.letter_id as "letterId", t.start, t."end", (select name from workstream where id = t.workstream_id) as workstream
+    sql`select ${columns(viewer)}, t.conversation_id as "conversationId", t.letter_id as "letterId", t.start, t."end", t.may_write as "mayWrite", (select name from workstream where id = t.workstream_id) as workstream
       from task t where t.number = ${number} and ${maySeeTask(viewer)}`,
   );
   if (!row) return null;
-  const { conversationId, letterId, start, end, workstream, ...taskPart } = row;
+  const { conversationId, letterId, start, end, workstream, mayWrite, ...taskPart } = row;
   const people = new Map((await team(db)).map((person) => [person.id, person]));
   const [task] = await taskRows(db, [taskPart]);
   const letters = conversationId
@@ -243,9 +261,10 @@ export async function taskSheet(
         parts: TextPart[];
         files: TaskSheet["files"];
         automatic: string | null;
+        passedOn: PassedOn | null;
       }>(
         db,
-        sql`select l.id, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt", l.received_at as "receivedAt", l."offset", left(l.text, 100000) as text, l.parts, l.files, l.automatic
+        sql`select l.id, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt", l.received_at as "receivedAt", l."offset", left(l.text, 100000) as text, l.parts, l.files, l.automatic, l.passed_on as "passedOn"
           from letter l join conversation c on c.id = l.conversation_id where c.id = ${conversationId} and ${maySeeConversation(viewer)} order by l.sent_at, l.id limit 100`,
       )
     : [];
@@ -257,6 +276,7 @@ export async function taskSheet(
   return {
     task: task!,
     workstream,
+    mayWrite,
     address: domain ? taskAddress(task!.slug, domain) : null,
     passage: own
       ? {
@@ -264,9 +284,7 @@ export async function taskSheet(
           words: start !== null && end !== null ? own.text.slice(start, end).replace(/\s+/g, " ") : "",
           start,
           end,
-          from: own.from,
-          sentAt: millis(own.sentAt),
-          offset: own.offset,
+          ...writerOf(own, start),
         }
       : null,
     hasHiddenLetter: letterId !== null && own === null,

@@ -103,6 +103,12 @@ export function MyMenu() {
           ))}
           <div className="my-1 border-t border-hairline" />
           <MenuItem>
+            <Link href="/write" className="gloss-row">
+              <span className="w-3" />
+              Write a letter
+            </Link>
+          </MenuItem>
+          <MenuItem>
             <Link href="/mailboxes" className="gloss-row">
               <span className="w-3" />
               Mailboxes

@@ -19,9 +19,9 @@ export function FileList({ files }: { files: readonly (LetterFile & { readonly l
           href={`/api/letters/${file.letterId}/files/${file.index}`}
           download={file.name}
           className="max-w-56 truncate rounded-lg border border-edge px-[9px] py-[3px] text-[12px] text-soft hover:border-tie"
-          title={`Save ${file.name}`}
+          title={file.about ? `Save ${file.name}: ${file.about}` : `Save ${file.name}`}
         >
-          <b className="font-semibold text-ink">{file.name}</b> {saySize(file.size)}
+          <b className="font-semibold text-ink">{file.name}</b> {file.about ?? saySize(file.size)}
         </a>
       ))}
     </>

@@ -37,6 +37,8 @@ export function useWritten(letter: { sentAt: number; offset: string; isDated: bo
 export function LetterHead({ letter }: { letter: LetterView }) {
   const recipients = useRecipients(letter);
   const written = useWritten(letter);
+  const { now } = useToday();
+  const day = (at: number) => sayDay(dayOf({ at, zone: now.zone }), dayOf(now));
   return (
     <div className="flex items-center gap-[10px]">
       <PersonLabel initials={letter.from.initials} name={letter.from.name} isTeam={letter.from.isTeam} size="large" />
@@ -48,6 +50,15 @@ export function LetterHead({ letter }: { letter: LetterView }) {
         <div className="text-[12px] leading-[16px] text-soft">
           {recipients} · {written}
         </div>
+        {letter.passedOn && (
+          <div className="text-[12px] leading-[16px] text-soft">
+            passes on what <b className="text-ink">{letter.passedOn.from.name || letter.passedOn.from.address}</b> wrote
+            {letter.passedOn.sentAt === null ? "" : `, ${day(letter.passedOn.sentAt)}`}
+          </div>
+        )}
+        {letter.sealed === "signed" && (
+          <div className="text-[12px] leading-[16px] text-soft">signed; the signature is not checked here</div>
+        )}
       </div>
     </div>
   );

@@ -161,6 +161,12 @@ export function LetterText(props: TextProps) {
           </Folded>
         );
       })}
+      {props.letter.sealed === "encrypted" && (
+        <p className="font-[inherit] font-semibold text-late">
+          This letter is encrypted and cannot be read here. It is kept as it came: save it, and open it in the program
+          that has the key.
+        </p>
+      )}
       {paragraphs.length === 0 && (
         <p className="text-soft font-[inherit]">
           {props.letter.files.length > 0 ? "There are no words in this letter, only files." : "This letter is empty."}

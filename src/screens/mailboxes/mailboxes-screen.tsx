@@ -3,10 +3,12 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { sayMomentFully } from "../../core/time/say-day";
-import type { MailboxView } from "../../core/views/mailbox-view";
+import type { MailboxView, WorkstreamAddress } from "../../core/views/mailbox-view";
 import { ask, ServerSaysNo } from "../parts/client";
 import { useToday } from "../parts/house";
 import { useSay } from "../parts/says";
+import { useActs } from "../parts/use-acts";
+import { MayWriteWord } from "./may-write-word";
 import { NewMailbox } from "./new-mailbox";
 
 /** What is changed on the server, and what the connection may do, in words. */
@@ -67,8 +69,51 @@ function OneMailbox({ mailbox, onDo }: { mailbox: MailboxView; onDo: (what: obje
   );
 }
 
+/** The addresses of workstreams: a letter to one of them makes a task there. */
+function Addresses({ first }: { first: readonly WorkstreamAddress[] }) {
+  const [addresses, setAddresses] = useState(first);
+  const { run } = useActs();
+  return (
+    <section className="pan mx-auto mt-[14px] max-w-[900px]" aria-label="Addresses">
+      <div className="border-b border-hairline px-5 py-3">
+        <h2 className="text-[18px]">Addresses</h2>
+        <p className="text-[12.5px] text-soft">
+          A letter to one of these makes a task there by itself, where its writer may. Letters of others wait in Sort.
+          Every task has an address too: it stands on its sheet.
+        </p>
+      </div>
+      <ul className="px-5 py-2 text-[13px]">
+        {addresses.map((one) => (
+          <li key={one.id} className="flex flex-wrap items-baseline gap-x-3 py-1">
+            <span className="w-52 flex-none truncate">
+              <b>{one.project}</b> · {one.name}
+            </span>
+            <span className="min-w-0 flex-1 truncate">{one.address}</span>
+            <span className="flex-none text-soft">
+              for{" "}
+              <MayWriteWord
+                rule={one.mayWrite}
+                onPick={(to) => {
+                  setAddresses(addresses.map((other) => (other.id === one.id ? { ...other, mayWrite: to } : other)));
+                  void run("may write", { row: "workstream", id: one.id, to }, { says: () => `Now for ${to}.` });
+                }}
+              />
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 /** Mailboxes that are read: how far, what is changed there, and how to add and revoke one. */
-export function MailboxesScreen({ first }: { first: readonly MailboxView[] }) {
+export function MailboxesScreen({
+  first,
+  addresses,
+}: {
+  first: readonly MailboxView[];
+  addresses: readonly WorkstreamAddress[];
+}) {
   const queries = useQueryClient();
   const say = useSay();
   const [isAdding, setAdding] = useState(false);
@@ -126,6 +171,7 @@ export function MailboxesScreen({ first }: { first: readonly MailboxView[] }) {
           ))}
         </ul>
       </section>
+      {addresses.length > 0 && <Addresses first={addresses} />}
     </div>
   );
 }

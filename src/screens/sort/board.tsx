@@ -4,6 +4,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { readLine } from "../../core/tasks/read-line";
+import { sayDay } from "../../core/time/say-day";
 import type { ConversationView, SlipView } from "../../core/views/views";
 import { LetterFoot } from "../letters/letter-files";
 import { useHouse, useToday } from "../parts/house";
@@ -58,7 +59,7 @@ function OpenBoard({
   onChoose,
 }: BoardProps & { conversation: ConversationView }) {
   const house = useHouse();
-  const { calendar, now } = useToday();
+  const { calendar, now, today } = useToday();
   const queries = useQueryClient();
   const { run, undo } = useActs();
   const board = useRef<HTMLDivElement>(null);
@@ -76,6 +77,7 @@ function OpenBoard({
   const numbers = numbersOf(conversation.slips);
   const { outside } = conversation;
   const lit = open.find((slip) => slip.id === chosenId) ?? open[0] ?? null;
+  const away = outside.filter((one) => one.awayUntil !== null && one.awayUntil >= today);
   const isHere = conversation.place === "sort";
 
   const lastLetter = conversation.letters.at(-1);
@@ -133,7 +135,12 @@ function OpenBoard({
                   slips.some((one) => one.id === slip.id) ? { ...slip, state: "kept" } : slip,
                 ),
               })),
-        says: (done) => keptWords(done.made),
+        says: (done) => {
+          const words = keptWords(done.made);
+          return words && conversation.isPersonal
+            ? `${words} These letters came to you alone; whoever may see the task sees them now.`
+            : words;
+        },
       },
     );
   };
@@ -285,6 +292,11 @@ function OpenBoard({
           />
         </b>
       </div>
+      {away.map((one) => (
+        <div key={one.id} className="mt-[5px] truncate text-[12px] text-soft">
+          <b className="text-ink">{one.name}</b> is away until {sayDay(one.awayUntil!, today)}
+        </div>
+      ))}
       <div className="mt-[5px] truncate text-[12px] text-soft">
         {isHere
           ? `came through ${[...new Set(conversation.letters.flatMap((letter) => letter.waysIn))].join(", ")}`

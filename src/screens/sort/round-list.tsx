@@ -1,9 +1,11 @@
 "use client";
 
+import { useState } from "react";
 import { sayDay, sayMoment } from "../../core/time/say-day";
 import { MOST_COUNTED, type RoundView, type SortRow } from "../../core/views/views";
 import { useToday } from "../parts/house";
 import { useRowsInSight } from "../parts/use-rows-in-sight";
+import { PickWord } from "../words/pick-word";
 import type { Place } from "./sort-data";
 
 const ROW_HEIGHT = 73;
@@ -73,6 +75,8 @@ export function RoundList(props: {
   onMore: () => void;
   onPick: (id: string) => void;
   onPlace: (place: Place) => void;
+  way: string | null;
+  ways: readonly { readonly id: string; readonly name: string }[];
 }) {
   const { now, today } = useToday();
   const { box, items, height, lastIndex } = useRowsInSight({
@@ -82,6 +86,7 @@ export function RoundList(props: {
     hasMore: props.hasMore,
     onMore: props.onMore,
   });
+  const [isWayOpen, openWay] = useState(false);
   const seen = Math.floor((box.current?.clientHeight ?? 620) / ROW_HEIGHT);
   const below = Math.max(0, props.round.left - Math.max(seen, lastIndex + 1 - 8));
   return (
@@ -93,6 +98,23 @@ export function RoundList(props: {
           now.at,
         )}
       />
+      {props.place === "sort" && props.ways.length > 1 && (
+        <div className="flex-none truncate border-b border-hairline px-[14px] pb-[9px] text-[12px] text-soft">
+          from{" "}
+          <PickWord
+            label="Way in"
+            shown={props.ways.find((one) => one.id === props.way)?.name ?? "every way in"}
+            picks={() => [
+              { id: "all", value: null, name: "every way in", matches: ["every way in", "all"] },
+              ...props.ways.map(({ id, name }) => ({ id, value: id, name, matches: [name] })),
+            ]}
+            isOpen={isWayOpen}
+            onOpen={openWay}
+            onPick={(id) => window.location.assign(id ? `/sort?way=${id}` : "/sort")}
+            width={190}
+          />
+        </div>
+      )}
       <div ref={box} className="min-h-0 flex-1 overflow-y-auto">
         <ul
           style={{ height: height, position: "relative" }}

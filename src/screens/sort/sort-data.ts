@@ -22,12 +22,12 @@ function conversationKey(id: string): readonly string[] {
 const fetchConversation = (id: string) => ask<ConversationView>(`/api/conversations/${id}`);
 
 /** The list of Sort, page after page. */
-export function useSortList(place: Place, first: SortAnswer) {
+export function useSortList(place: Place, first: SortAnswer, way: string | null) {
   return useInfiniteQuery({
     queryKey: sortKey(place),
     queryFn: ({ pageParam }) =>
       ask<SortAnswer>(
-        `/api/sort?place=${place === "sort" ? "sort" : "dealt"}${pageParam ? `&after=${encodeURIComponent(pageParam)}` : ""}`,
+        `/api/sort?place=${place === "sort" ? "sort" : "dealt"}${way ? `&way=${way}` : ""}${pageParam ? `&after=${encodeURIComponent(pageParam)}` : ""}`,
       ),
     initialPageParam: "",
     getNextPageParam: (last) => last.next,

@@ -13,10 +13,13 @@ export function SortScreen(props: {
   place: Place;
   first: SortAnswer;
   conversation: ConversationView | null;
-  asked: string | null;
+  /** The way in whose letters are sorted alone; null for all of them. */
+  way: string | null;
+  ways: readonly { readonly id: string; readonly name: string }[];
 }) {
   const [place, setPlace] = useState(props.place);
-  const list = useSortList(place, props.first);
+  const { way } = props;
+  const list = useSortList(place, props.first, props.way);
   const rows = useMemo(() => list.data.pages.flatMap((page) => page.rows), [list.data]);
   const round = list.data.pages[0]!.round;
   const [hereId, setHereId] = useState<string | null>(props.conversation?.id ?? props.first.rows[0]?.id ?? null);
@@ -25,13 +28,16 @@ export function SortScreen(props: {
   const index = rows.findIndex((row) => row.id === hereId);
   useAskAhead(queries, rows, index);
 
-  const go = useCallback((id: string | null) => {
-    setHereId(id);
-    showList(false);
-    // The keys act on the letter from here on, not on the row that was clicked.
-    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
-    window.history.replaceState(null, "", id ? `/sort/${id}` : "/sort");
-  }, []);
+  const go = useCallback(
+    (id: string | null) => {
+      setHereId(id);
+      showList(false);
+      // The keys act on the letter from here on, not on the row that was clicked.
+      if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+      window.history.replaceState(null, "", `/sort${id ? `/${id}` : ""}${way ? `?way=${way}` : ""}`);
+    },
+    [way],
+  );
   // What was here has gone (dealt with by somebody else) or nothing was chosen yet: on to the first that is left.
   useEffect(() => {
     if (hereId === null && rows[0] && place === "sort") go(rows[0].id);
@@ -79,6 +85,8 @@ export function SortScreen(props: {
               onMore={onMore}
               onPick={go}
               onPlace={changePlace}
+              way={way}
+              ways={props.ways}
             />
           </div>
           <div className={`flex min-h-0 min-w-0 flex-1 flex-col ${isListShown ? "max-sm:hidden" : ""}`}>

@@ -2,10 +2,12 @@
 
 import Link from "next/link";
 import { type ReactNode, useState } from "react";
+import type { MayWrite } from "../../core/letters/ways";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { sayDistance, sayLateness, sayMoment, sayMomentFully } from "../../core/time/say-day";
 import type { CorrespondentView, TaskSheet } from "../../core/views/views";
 import { FileList } from "../letters/letter-files";
+import { MayWriteWord } from "../mailboxes/may-write-word";
 import { useHouse, useToday } from "../parts/house";
 import { PersonLabel, PriorityRule } from "../parts/marks";
 import { useDraft } from "../parts/use-draft";
@@ -25,10 +27,12 @@ interface SheetProps {
   readonly acts: ReactNode;
   /** The letter being written from here, where there is one. */
   readonly writing: ReactNode;
+  readonly onMayWrite: (rule: MayWrite) => void;
   readonly onSendAgain: (outgoingId: string) => void;
 }
 
-function Fields({ sheet, editing, onEdit, onChange }: SheetProps) {
+function Fields(props: SheetProps) {
+  const { sheet, editing, onEdit, onChange } = props;
   const { task } = sheet;
   const { today, calendar } = useToday();
   const open = (field: TaskField) => ({
@@ -104,7 +108,7 @@ function Fields({ sheet, editing, onEdit, onChange }: SheetProps) {
             className="truncate"
             title="Letters to this address stand on the task: from the team and people we know by themselves, from others once you have looked at them."
           >
-            {sheet.address}
+            {sheet.address}, for <MayWriteWord rule={sheet.mayWrite} onPick={props.onMayWrite} />
           </dd>
         </>
       )}
@@ -134,7 +138,8 @@ function FromLetter({ sheet }: { sheet: TaskSheet }) {
         </blockquote>
       )}
       <p className="mt-1 text-[12px] text-soft">
-        <b className="text-ink">{passage.from}</b>, {sayMomentFully(passage.sentAt, now.zone, now)} ·{" "}
+        <b className="text-ink">{passage.from}</b>, {sayMomentFully(passage.sentAt, now.zone, now)}
+        {passage.passedOnBy && `, passed on by ${passage.passedOnBy}`} ·{" "}
         <Link className="word" href={`/letters/${passage.letterId}${range}`}>
           open the letter
         </Link>

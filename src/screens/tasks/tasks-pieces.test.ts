@@ -17,7 +17,14 @@ const person = (id: string, name: string): PersonView => ({
 });
 const rosa = person("rosa", "Rosa Beck");
 const piet = person("piet", "Piet Holm");
-const mole = { id: "mole", name: "Mo Lester-Quay", initials: "ML", address: "mo@quay.example", firm: null };
+const mole = {
+  id: "mole",
+  name: "Mo Lester-Quay",
+  initials: "ML",
+  address: "mo@quay.example",
+  firm: null,
+  awayUntil: null,
+};
 const house = {
   team: [rosa, piet],
   projects: [{ id: "keel", name: "New keel", workstreams: [] }],

@@ -335,6 +335,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               onNote={(text) => run("comment", { taskId: sheet.task.id, text })}
               onUndoEntry={(entryId) => void run("undo", { entryId }, { says: () => "Undone.", canUndo: false })}
               acts={acts}
+              onMayWrite={(to) => void run("may write", { row: "task", id: sheet.task.id, to })}
               onSendAgain={(outgoingId) => void run("send again", { outgoingId }, { says: () => "Tried again." })}
               writing={
                 isWriting && (

@@ -4,6 +4,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { Correspondent } from "../../core/letters/letter";
 import { ask } from "../parts/client";
+import { useHouse } from "../parts/house";
 
 /** A letter as it is being written. */
 export interface Written {
@@ -12,6 +13,14 @@ export interface Written {
   readonly subject: string;
   readonly text: string;
   readonly from: string;
+  readonly files: readonly WrittenFile[];
+}
+
+/** A file that goes along. */
+export interface WrittenFile {
+  readonly id: string;
+  readonly name: string;
+  readonly size: number;
 }
 
 interface Answer {
@@ -22,15 +31,17 @@ interface Answer {
 /** Milliseconds of quiet after which what was typed goes to the server. */
 const QUIET_MS = 600;
 
-const here = (about: string) => `letter:${about}`;
-
-function inThisWindow(about: string): Written | null {
-  const text = localStorage.getItem(here(about));
+function inThisWindow(place: string): Written | null {
+  const text = localStorage.getItem(place);
   try {
     return text ? (JSON.parse(text) as Written) : null;
   } catch {
     return null;
   }
+}
+
+function withFiles(kept: Written | null): Written | null {
+  return kept && { ...kept, files: kept.files ?? [] };
 }
 
 function send(about: string, values: Written | null): Promise<unknown> {
@@ -50,9 +61,12 @@ function send(about: string, values: Written | null): Promise<unknown> {
 export function useWritten(
   about: string,
   answersId: string | null,
-  begin: (own: readonly Correspondent[]) => Omit<Written, "from">,
+  begin: (own: readonly Correspondent[]) => Omit<Written, "from" | "files">,
 ) {
   const queries = useQueryClient();
+  const { me } = useHouse();
+  // Browsers are shared: a letter that is not sent is nobody else's.
+  const place = `letter:${me.id}:${about}`;
   const key = ["draft", about, answersId];
   const { data } = useQuery({
     queryKey: key,
@@ -68,35 +82,38 @@ export function useWritten(
     setWritten(
       (old) =>
         old ??
-        inThisWindow(about) ??
-        data.values ?? { ...start.current(data.from), from: data.from.at(-1)?.address ?? "" },
+        withFiles(inThisWindow(place) ?? data.values) ?? {
+          ...start.current(data.from),
+          files: [],
+          from: data.from.at(-1)?.address ?? "",
+        },
     );
-  }, [data, about]);
+  }, [data, place]);
   const change = useCallback(
     (to: Partial<Written>) =>
       setWritten((old) => {
         if (!old) return old;
         const next = { ...old, ...to };
-        localStorage.setItem(here(about), JSON.stringify(next));
+        localStorage.setItem(place, JSON.stringify(next));
         clearTimeout(timer.current);
         timer.current = setTimeout(() => void send(about, next), QUIET_MS);
         return next;
       }),
-    [about],
+    [about, place],
   );
   const forget = useCallback(() => {
     clearTimeout(timer.current);
-    localStorage.removeItem(here(about));
+    localStorage.removeItem(place);
     queries.removeQueries({ queryKey: ["draft", about] });
     void send(about, null);
-  }, [about, queries]);
+  }, [about, place, queries]);
   /** Puts it back as it was: a letter that was taken back is to be written on. */
   const restore = useCallback(
     (values: Written) => {
-      localStorage.setItem(here(about), JSON.stringify(values));
+      localStorage.setItem(place, JSON.stringify(values));
       void send(about, values);
     },
-    [about],
+    [about, place],
   );
   return { written, from: data?.from ?? [], change, forget, restore };
 }

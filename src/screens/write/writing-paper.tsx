@@ -5,11 +5,13 @@ import type { Correspondent } from "../../core/letters/letter";
 import { quotedBelow, replyHead } from "../../core/letters/reply";
 import type { LetterView } from "../../core/views/views";
 import { useHouse } from "../parts/house";
+import { PaperFiles } from "./paper-files";
 import { PeopleField } from "./people-field";
 import { useWritten, type Written } from "./use-written";
 
 /** What is sent, as the act "write" takes it. */
-export interface Sending extends Written {
+export interface Sending extends Omit<Written, "files"> {
+  readonly files: readonly string[];
   readonly answersId: string | null;
   readonly finishes: boolean;
   readonly dealsWith: boolean;
@@ -60,6 +62,7 @@ export function WritingPaper(props: PaperProps) {
     const isSent = await props.onSend({
       ...written,
       text: written.text.trim() === "" ? "" : text,
+      files: written.files.map((file) => file.id),
       answersId: answers?.id ?? null,
       finishes: step === "finishes",
       dealsWith: step === "dealsWith",
@@ -136,6 +139,7 @@ export function WritingPaper(props: PaperProps) {
           {answers?.from.name}’s letter goes along below yours
         </label>
       )}
+      <PaperFiles files={written.files} onChange={(files) => change({ files })} />
       <div className="flex flex-wrap items-center gap-2">
         <button type="submit" className="btn" disabled={isBusy}>
           {also?.kind === "dealsWith" ? also.label : "Send"}

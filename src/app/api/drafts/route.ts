@@ -17,6 +17,10 @@ const kept = z.object({
       subject: z.string().max(20_000),
       text: z.string().max(400_000),
       from: z.string().max(400),
+      files: z
+        .array(z.object({ id: z.uuid(), name: z.string().max(300), size: z.number() }))
+        .max(50)
+        .default([]),
     })
     .nullable(),
 });

@@ -12,6 +12,10 @@ export interface WriteBackFacts {
   readonly id: string;
   readonly messageId: string;
   readonly from: Correspondent;
+  /** Files that go along, known to be the writer's own. */
+  readonly fileIds: readonly string[];
+  /** Bytes of all of them together. */
+  readonly fileBytes: number;
   /** Whether there is a mail server that takes our letters. */
   readonly canSend: boolean;
   /** The letter that is answered, and its own references (RFC 5322 section 3.6.4). */
@@ -26,6 +30,9 @@ export interface WriteBackInput extends WrittenLetter {
   /** Take the conversation out of Sort in the same step; slips still open are brushed off. */
   readonly dealsWith: boolean;
 }
+
+/** Bytes of files in one letter; encoded they grow by a third, and many servers stop at 25 MB. */
+export const MOST_FILE_BYTES = 18 * 1_048_576;
 
 /** Message-IDs in References at the most; the first, which names the conversation, is kept. */
 const MOST_REFERENCES = 40;
@@ -48,6 +55,10 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
   const tidy = tidyLetter(input);
   if (!tidy.ok) return invalid(tidy.why);
   const { letter } = tidy;
+  if (facts.fileBytes > MOST_FILE_BYTES)
+    return invalid(
+      `The files have ${Math.round(facts.fileBytes / 1_048_576)} MB together; ${MOST_FILE_BYTES / 1_048_576} are the most that mail servers take. Nothing was sent.`,
+    );
   const conversationId = facts.conversation?.conversationId ?? facts.task?.conversationId ?? null;
   const writes: Write[] = [
     {
@@ -65,6 +76,7 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
         cc: letter.cc.map(({ name, address }) => ({ name, address })),
         subject: letter.subject,
         text: letter.text,
+        files: [...facts.fileIds],
         answers: facts.answers?.messageId ?? null,
         references: referencesOf(facts.answers),
         createdAt: now,
