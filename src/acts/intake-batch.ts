@@ -50,7 +50,8 @@ export class IntakeBatch {
     letters: [] as (typeof letter.$inferInsert)[],
     raws: [] as { id: string; b: string }[],
     copies: [] as { id: string; sha256: string; b: string }[],
-    arrivals: [] as (typeof arrival.$inferInsert)[],
+    /** By letter and way: the same bytes twice in a batch came once. */
+    arrivals: new Map<string, typeof arrival.$inferInsert>(),
     threads: [] as (typeof thread.$inferInsert)[],
     slips: [] as (typeof slip.$inferInsert)[],
   };
@@ -105,7 +106,7 @@ export class IntakeBatch {
 
   private arrive(letterId: string, { remote }: ParsedMessage): void {
     for (const { wayInId, envelope } of this.ways)
-      this.rows.arrivals.push({ letterId, wayInId, at: new Date(this.now), envelope, remote });
+      this.rows.arrivals.set(`${letterId} ${wayInId}`, { letterId, wayInId, at: new Date(this.now), envelope, remote });
   }
 
   /** The conversation a letter belongs to by RFC 5256 REFS: the nearest of its references that is known, else a new one. */
@@ -276,10 +277,10 @@ export class IntakeBatch {
       await this.tx.execute(
         sql`insert into letter_copy (sha256, letter_id, bytes) select r.sha256, r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(copies)}::jsonb) as r(id uuid, sha256 text, b text) on conflict do nothing`,
       );
-    if (arrivals.length > 0)
+    if (arrivals.size > 0)
       await this.tx
         .insert(arrival)
-        .values(arrivals)
+        .values([...arrivals.values()])
         // Read again after the server counted its letters anew: where it lies now is what counts.
         .onConflictDoUpdate({
           target: [arrival.letterId, arrival.wayInId],

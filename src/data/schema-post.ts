@@ -51,6 +51,8 @@ export const outgoing = pgTable(
     nextTry: instant("next_try").notNull(),
     /** What the server said last, or why nothing could be sent. */
     said: text("said"),
+    /** The message itself was begun to be handed over at the try under way: from then on it may have gone out. */
+    handedOver: boolean("handed_over").notNull().default(false),
     /** The server's answer was lost once: it may have gone out twice. */
     maybeTwice: boolean("maybe_twice").notNull(),
     sentAt: instant("sent_at"),

@@ -9,7 +9,8 @@ import { composeOutgoing, type OutgoingLetter } from "./compose-outgoing";
 
 /** How a message is handed to the next server. */
 export interface Carrier {
-  send(raw: Buffer, envelope: { from: string; to: string[] }): Promise<SentAnswer>;
+  /** `onHandOver` is waited for before the message itself is handed over. */
+  send(raw: Buffer, envelope: { from: string; to: string[] }, onHandOver: () => Promise<void>): Promise<SentAnswer>;
 }
 
 /** What the next server answered: taken, refused for good, not now, or its answer was lost after the letter was handed over. */
@@ -36,7 +37,7 @@ const COLUMNS = sql`o.id, o.person_id as "personId", (select address from person
 async function claim(db: Database, now: number): Promise<Row | null> {
   const [row] = await rowsOf<Row>(
     db,
-    sql`update outgoing o set state = 'sending', tries = o.tries + 1, next_try = ${new Date(now + LEASE_MS)}
+    sql`update outgoing o set state = 'sending', tries = o.tries + 1, handed_over = false, next_try = ${new Date(now + LEASE_MS)}
       where o.id = (select id from outgoing where state = 'waiting' and next_try <= ${new Date(now)} order by next_try limit 1 for update skip locked)
       returning ${COLUMNS}`,
   );
@@ -44,14 +45,15 @@ async function claim(db: Database, now: number): Promise<Row | null> {
 }
 
 /**
- * Letters that a process was sending when it died: the server's answer is lost, so they may have gone out. They are tried
- * once more, and marked; where the answer is lost a second time they are given up, loudly.
+ * Letters that a process was sending when it died. Those that were being handed over may have gone out, since the server's
+ * answer is lost: they are tried once more, and marked; where that happens a second time they are given up, loudly.
  */
 async function recover(db: Database, now: number, isOnlyProcess: boolean): Promise<void> {
   const left = isOnlyProcess ? sql`state = 'sending'` : sql`state = 'sending' and next_try <= ${new Date(now)}`;
   await db.execute(
-    sql`update outgoing set state = case when maybe_twice then 'given up' else 'waiting' end, maybe_twice = true, next_try = ${new Date(now)},
-      said = 'The answer of the mail server was lost; the letter may have gone out already.' where ${left}`,
+    sql`update outgoing set state = case when handed_over and maybe_twice then 'given up' else 'waiting' end, maybe_twice = maybe_twice or handed_over,
+      next_try = ${new Date(now)}, said = case when handed_over then 'The answer of the mail server was lost; the letter may have gone out already.' else said end
+      where ${left}`,
   );
 }
 
@@ -115,7 +117,9 @@ export async function sendDue(db: Database, carrier: Carrier, now: () => number)
     tried += 1;
     const to = [...new Set([...row.to, ...row.cc].map((one) => one.address))];
     const raw = await composed(db, row);
-    const answer = await carrier.send(raw, { from: row.fromAddress, to });
+    const answer = await carrier.send(raw, { from: row.fromAddress, to }, async () => {
+      await db.execute(sql`update outgoing set handed_over = true where id = ${row.id}`);
+    });
     await settle(db, row, answer, now());
     await takeInSent(db, now);
     tellScreens();
@@ -129,16 +133,10 @@ export async function openOutbox(db: Database, now: () => number, isOnlyProcess:
   await takeInSent(db, now);
 }
 
-/** What an error of the next server means. Only once the message itself was under way can its answer be lost. */
-export function answerOf(error: unknown): SentAnswer {
-  const { message, responseCode, command, code } = error as {
-    message?: string;
-    responseCode?: number;
-    command?: string;
-    code?: string;
-  };
+/** What an error of the next server means. Only once the message itself was handed over can its answer be lost. */
+export function answerOf(error: unknown, isHandedOver: boolean): SentAnswer {
+  const { message, responseCode } = error as { message?: string; responseCode?: number };
   const said = (message ?? "The mail server did not answer.").slice(0, 500);
   if (responseCode !== undefined) return { kind: isRefusal(responseCode) ? "refused" : "not now", said };
-  const wasHandedOver = command === "DATA" || code === "EMESSAGE";
-  return { kind: wasHandedOver ? "answer lost" : "not now", said };
+  return { kind: isHandedOver ? "answer lost" : "not now", said };
 }

@@ -38,6 +38,7 @@ export async function startOutbox(
   };
   const timer = setInterval(look, LOOK_MS);
   const off = onChange(look);
+  look();
   return {
     async stop() {
       isStopped = true;

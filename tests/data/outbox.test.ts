@@ -15,7 +15,8 @@ const TAKEN: SentAnswer = { kind: "taken", said: "250 OK" };
 function carrierThat(...answers: SentAnswer[]) {
   const got: { raw: Buffer; from: string; to: string[] }[] = [];
   const carrier: Carrier = {
-    async send(raw, envelope) {
+    async send(raw, envelope, onHandOver) {
+      await onHandOver();
       got.push({ raw, ...envelope });
       return answers[Math.min(got.length, answers.length) - 1]!;
     },
@@ -140,7 +141,9 @@ describe.each(ENGINES)("letters that go out, on %s", (engine) => {
     expect((await states("lost"))[0]).toMatchObject({ state: "given up", maybeTwice: true });
 
     await write({ text: "died" });
-    await house.db.execute(sql`update outgoing set state = 'sending', tries = 1 where text = 'died'`);
+    await house.db.execute(
+      sql`update outgoing set state = 'sending', tries = 1, handed_over = true where text = 'died'`,
+    );
     await openOutbox(house.db, () => NOW + MINUTE, true);
     expect((await states("died"))[0]).toMatchObject({ state: "waiting", maybeTwice: true });
     const { carrier, got } = carrierThat(TAKEN);

@@ -1,4 +1,6 @@
 import { expect, test } from "vitest";
+import { imapRounds } from "./imap-rounds";
+import { outboxRounds } from "./outbox-rounds";
 import { smtpRounds } from "./smtp-rounds";
 
 test("ten times killed with -9 while letters come in: every letter that got 250 is there once, byte for byte", async () => {
@@ -7,4 +9,20 @@ test("ten times killed with -9 while letters come in: every letter that got 250 
   expect(result.acknowledged).toBeGreaterThan(20);
   expect(result.lost).toEqual([]);
   expect(result.doubled).toEqual([]);
+}, 300_000);
+
+test("ten times killed with -9 while sending, against a server that loses answers: each letter arrives, at most twice, and marked", async () => {
+  const result = await outboxRounds(10, 42);
+  console.log(`${result.letters} letters, ${result.kills} kills, ${result.lostAnswers} answers lost`);
+  expect(result.lostAnswers).toBeGreaterThan(1);
+  expect(result.missing).toEqual([]);
+  expect(result.tooOften).toEqual([]);
+  expect(result.unmarked).toEqual([]);
+}, 300_000);
+
+test("an IMAP server that breaks off ten times in the middle of a first fetch: nothing is lost, nothing doubled", async () => {
+  const result = await imapRounds(10, 3_976, 42);
+  console.log(`${result.letters} letters, ${result.breaks} breaks`);
+  expect(result.breaks).toBeGreaterThan(2);
+  expect(result).toMatchObject({ here: result.letters, lost: 0 });
 }, 300_000);

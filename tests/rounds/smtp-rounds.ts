@@ -2,6 +2,7 @@ import crypto from "node:crypto";
 import path from "node:path";
 import nodemailer from "nodemailer";
 import { jamIn, scratch } from "../command/jam";
+import { pause, seeded } from "./seeded";
 
 /** What came of rounds of killing the server while letters come in. */
 export interface RoundsResult {
@@ -33,17 +34,6 @@ function letterOf(id: string, random: () => number): string {
     ...lines,
     "",
   ].join("\r\n");
-}
-
-const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
-
-/** Numbers between 0 and 1 from a seed, so that a run can be repeated. */
-function seeded(seed: number): () => number {
-  let state = seed;
-  return () => {
-    state = (state * 1_664_525 + 1_013_904_223) % 4_294_967_296;
-    return state / 4_294_967_296;
-  };
 }
 
 /**

@@ -74,6 +74,7 @@ CREATE TABLE "outgoing" (
 	"tries" integer NOT NULL,
 	"next_try" timestamp with time zone NOT NULL,
 	"said" text,
+	"handed_over" boolean DEFAULT false NOT NULL,
 	"maybe_twice" boolean NOT NULL,
 	"sent_at" timestamp with time zone,
 	"letter_id" uuid,
