@@ -1,6 +1,8 @@
-// npm run bench [intake|tasks|next]: ratios measured in one run; absolute figures are of this machine and this hour.
+// npm run bench [intake|tasks|next|memory|smtp]: ratios measured in one run; absolute figures are of this machine and this hour.
 import { benchIntake } from "./intake";
+import { benchMemory } from "./memory";
 import { benchNextLetter } from "./next-letter";
+import { benchSmtpToList } from "./smtp-to-list";
 import { benchTasksByDue } from "./tasks-by-due";
 
 const only = process.argv[2] ?? "";
@@ -8,6 +10,8 @@ for (const [name, bench] of [
   ["intake", benchIntake],
   ["tasks", benchTasksByDue],
   ["next", benchNextLetter],
+  ["memory", benchMemory],
+  ["smtp", benchSmtpToList],
 ] as const) {
   if (name.includes(only)) await bench();
 }

@@ -5,4 +5,4 @@ source "$(dirname "${BASH_SOURCE[0]}")/ensure.sh"
 ensure_packages
 ensure_debian /usr/bin/chromium chromium
 ensure_build
-exec node --import tsx bench/main.ts "$@"
+exec node --expose-gc --import tsx bench/main.ts "$@"

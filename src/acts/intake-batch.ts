@@ -1,4 +1,4 @@
-import { sql } from "drizzle-orm";
+import { eq, sql } from "drizzle-orm";
 import { baseSubject } from "../core/letters/base-subject";
 import { mayContinue } from "../core/letters/conversations";
 import { failureTitle } from "../core/letters/failure-words";
@@ -9,7 +9,9 @@ import { guessProject } from "../core/sorting/guess-project";
 import type { Day } from "../core/time/day";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
-import { arrival, conversation, letter, slip, thread } from "../data/schema";
+import { rowsOf } from "../data/rows";
+import { arrival, conversation, letter, slip, task, thread } from "../data/schema";
+import { outgoing } from "../data/schema-post";
 import type { IntakeHouse } from "./intake-house";
 import { asJoinable, IntakeKnown, idsOf, type Joined, twinKey } from "./intake-known";
 
@@ -46,6 +48,9 @@ export interface Way {
 export class IntakeBatch {
   private readonly known: IntakeKnown;
   private readonly away = new Map<string, { until: Day; letterId: string }>();
+  /** Whether one of the ways is everybody's. */
+  private comesShared = true;
+  private readonly merges: { from: string; to: string }[] = [];
   private readonly rows = {
     letters: [] as (typeof letter.$inferInsert)[],
     raws: [] as { id: string; b: string }[],
@@ -68,6 +73,7 @@ export class IntakeBatch {
 
   async take(parsed: readonly (ParsedMessage | { refused: string })[]): Promise<TakenIn[]> {
     const messages = parsed.filter((one): one is ParsedMessage => "sha256" in one);
+    await this.loadWays();
     const here = await this.known.hereBySum(messages.map((one) => one.sha256));
     await this.known.load(messages.flatMap((one) => (one.letter && !here.has(one.sha256) ? [one.letter] : [])));
     const taken: TakenIn[] = [];
@@ -111,11 +117,23 @@ export class IntakeBatch {
 
   /** The conversation a letter belongs to by RFC 5256 REFS: the nearest of its references that is known, else a new one. */
   private join(l: Letter | null, sentAt: number): Joined {
+    const met = new Map<string, Joined>();
     for (const id of l ? idsOf(l) : []) {
       const known = this.known.byMessageId.get(id);
-      if (known) return this.known.conversations.get(known)!;
+      const conversation = known ? this.known.conversations.get(known) : undefined;
+      if (conversation && this.mayJoin(conversation)) met.set(conversation.id, conversation);
     }
-    const continued = l && this.known.continuing.findLast((one) => mayContinue(asJoinable(l), one));
+    const [nearest, ...others] = met.values();
+    if (nearest) {
+      // RFC 5256, REFS: a letter that refers to two conversations shows that they are one.
+      for (const other of others) this.merge(other, nearest);
+      return nearest;
+    }
+    const continued =
+      l &&
+      this.known.continuing.findLast(
+        (one) => mayContinue(asJoinable(l), one) && this.mayJoin(this.known.conversations.get(one.id)!),
+      );
     if (continued) return this.known.conversations.get(continued.id)!;
     const from = l?.from?.address ? this.known.outside.get(l.from.address) : undefined;
     const firmId =
@@ -128,9 +146,36 @@ export class IntakeBatch {
       place: "sort",
       lastAt: sentAt,
       brings: true,
+      isShared: this.comesShared,
     };
     this.known.conversations.set(joined.id, joined);
     return joined;
+  }
+
+  /** A letter that everybody sees never opens a conversation that is somebody's own. */
+  private mayJoin(conversation: Joined): boolean {
+    return conversation.isShared || !this.comesShared;
+  }
+
+  private async loadWays(): Promise<void> {
+    const rows = await rowsOf(
+      this.tx,
+      sql`select 1 from way_in where owner_id is null and id in ${this.ways.map((way) => way.wayInId)} limit 1`,
+    );
+    this.comesShared = rows.length > 0;
+  }
+
+  private merge(from: Joined, to: Joined): void {
+    const differ = from.projectId !== null && to.projectId !== null && from.projectId !== to.projectId;
+    if (from.isNew || to.isNew || differ || from.isShared !== to.isShared) return;
+    this.merges.push({ from: from.id, to: to.id });
+    for (const [messageId, id] of this.known.byMessageId)
+      if (id === from.id) this.known.byMessageId.set(messageId, to.id);
+    for (const row of [...this.rows.letters, ...this.rows.slips, ...this.rows.threads])
+      if (row.conversationId === from.id) row.conversationId = to.id;
+    to.lastAt = Math.max(to.lastAt, from.lastAt);
+    to.brings ||= from.brings || from.place === "sort";
+    this.known.conversations.delete(from.id);
   }
 
   private add(one: ParsedMessage): string {
@@ -286,6 +331,14 @@ export class IntakeBatch {
           target: [arrival.letterId, arrival.wayInId],
           set: { remote: sql`coalesce(excluded.remote, arrival.remote)` },
         });
+    for (const { from, to } of this.merges) {
+      for (const table of [letter, slip, task, thread, outgoing])
+        await this.tx.update(table).set({ conversationId: to }).where(eq(table.conversationId, from));
+      await this.tx
+        .update(conversation)
+        .set({ place: "dealt with", outcome: "joined", mergedInto: to, dealtAt: at })
+        .where(eq(conversation.id, from));
+    }
     for (const [address, { until, letterId }] of this.away)
       await this.tx.execute(
         sql`update correspondent set away_until = ${until}, away_letter_id = ${letterId} where address = ${address}`,

@@ -27,6 +27,8 @@ export interface Joined {
   lastAt: number;
   /** Whether a letter of this batch brings it back to Sort. */
   brings: boolean;
+  /** Whether everybody sees it, or the owner of a mailbox alone: two that differ in this are never made one. */
+  isShared: boolean;
 }
 
 /** Characters at the head of the text that copies of one message share; lists add their footer further down. */
@@ -60,6 +62,9 @@ export function idsOf(l: Letter): string[] {
 export function asJoinable(l: Letter): JoinableLetter {
   return { ...l, key: l.messageId ?? "" };
 }
+
+/** Whether a letter of the conversation `c` came by a way in that is everybody's. */
+const IS_SHARED = sql`exists (select 1 from letter sl join arrival sa on sa.letter_id = sl.id join way_in sw on sw.id = sa.way_in_id where sl.conversation_id = c.id and sw.owner_id is null)`;
 
 /** What is here already that new letters may belong to, looked up once for a batch, within its transaction. */
 export class IntakeKnown {
@@ -120,9 +125,11 @@ export class IntakeKnown {
       projectId: string | null;
       place: Joined["place"];
       lastAt: InstantText;
+      isShared: boolean;
     }>(
       this.tx,
-      sql`select t.message_id as "messageId", c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt" from thread t join conversation h on h.id = t.conversation_id
+      sql`select t.message_id as "messageId", c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt",
+          ${IS_SHARED} as "isShared" from thread t join conversation h on h.id = t.conversation_id
           join conversation c on c.id = coalesce(h.merged_into, h.id)
         where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))`,
     );
@@ -137,6 +144,7 @@ export class IntakeKnown {
           place: row.place,
           lastAt: millis(row.lastAt),
           brings: false,
+          isShared: row.isShared,
         });
     }
   }
@@ -154,9 +162,11 @@ export class IntakeKnown {
       place: Joined["place"];
       lastAt: InstantText;
       people: string[] | null;
+      isShared: boolean;
     }>(
       this.tx,
       sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt",
+          ${IS_SHARED} as "isShared",
           (select jsonb_agg(distinct who.address) from letter l cross join lateral (
             select l.from_address as address union all select jsonb_array_elements(l."to" || l.cc)->>'address') who where l.conversation_id = c.id) as people
         from conversation c where lower(left(c.subject, 200)) in (select jsonb_array_elements_text(${JSON.stringify(subjects)}::jsonb))

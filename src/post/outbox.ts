@@ -95,7 +95,10 @@ async function takeInSent(db: Database, now: () => number): Promise<void> {
     sql`select ${COLUMNS} from outgoing o where o.state = 'sent' and o.letter_id is null order by o.created_at limit 50`,
   );
   for (const row of rows) {
-    const wayInId = await wayInNamed(db, `written by ${row.personAddress}`, "written", row.personId);
+    // From a shared address it is everybody's, as the answers to it will be.
+    const isOwn = row.fromAddress === row.personAddress;
+    const way = isOwn ? `written by ${row.personAddress}` : `written as ${row.fromAddress}`;
+    const wayInId = await wayInNamed(db, way, "written", isOwn ? row.personId : null);
     const raw = await composed(db, row);
     const [taken] = await takeIn(db, [{ raw }], wayInId, now(), { isOurs: true });
     if (!taken || !("letterId" in taken)) continue;

@@ -72,6 +72,38 @@ describe.each(ENGINES)("letters that come in, on %s", (engine) => {
     expect(late!.conversationId).not.toBe(first!.conversationId);
   });
 
+  test("a letter that refers to two conversations makes them one, unless one of them is somebody's own", async () => {
+    const [one] = await take(house.shared, { id: "moss-1@beech.example", subject: "Moss" });
+    const [two] = await take(house.shared, { id: "moss-2@beech.example", subject: "Lichen" });
+    const own = await wayInNamed(house.db, "suki's", "mailbox", house.suki);
+    const [mine] = await take(own, { id: "moss-3@beech.example", subject: "Fern" });
+    const both = "References: <moss-1@beech.example> <moss-2@beech.example>";
+    const [joined] = await take(house.shared, { id: "moss-4@beech.example", subject: "Re: Lichen", headers: [both] });
+    const where = async (letterId: string) =>
+      (await rowsOf<{ id: string }>(house.db, sql`select conversation_id as id from letter where id = ${letterId}`))[0]
+        ?.id;
+    expect(await where(one!.letterId)).toBe(joined!.conversationId);
+    expect(await where(two!.letterId)).toBe(joined!.conversationId);
+    const mixed = "References: <moss-1@beech.example> <moss-3@beech.example>";
+    await take(house.shared, { id: "moss-5@beech.example", subject: "Re: Fern", headers: [mixed] });
+    expect(await where(mine!.letterId)).toBe(mine!.conversationId);
+    expect(await where(one!.letterId)).not.toBe(mine!.conversationId);
+    // A letter that everybody sees never opens somebody's own conversation.
+    const [open] = await take(house.shared, {
+      id: "moss-7@beech.example",
+      subject: "Re: Fern",
+      headers: ["References: <moss-3@beech.example>"],
+    });
+    expect(open!.conversationId).not.toBe(mine!.conversationId);
+    // What answers a letter of the conversation that is gone comes into the one that stayed.
+    const [later] = await take(house.shared, {
+      id: "moss-6@beech.example",
+      subject: "Re: Moss",
+      headers: ["In-Reply-To: <moss-1@beech.example>"],
+    });
+    expect(later!.conversationId).toBe(joined!.conversationId);
+  });
+
   test("the same message by two doors is one letter with both ways in, though the servers changed its head", async () => {
     const mailbox = await wayInNamed(house.db, "a mailbox", "mailbox", null);
     const sketch = { id: "twice@beech.example", subject: "Twice" };
