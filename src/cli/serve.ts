@@ -56,6 +56,27 @@ async function warm(port: number): Promise<void> {
       .catch(() => {});
 }
 
+/** A port that another program has is a wrong call, in a sentence. */
+function sayTaken(error: unknown, setting: string, port: number): unknown {
+  return (error as NodeJS.ErrnoException).code === "EADDRINUSE"
+    ? new WrongCall(`Port ${port} is taken by another program. Set ${setting} to another one.`)
+    : error;
+}
+
+async function openPages(dir: string, port: number): Promise<http.Server> {
+  // Next reads this when it starts; a server for real users is never in development mode.
+  (process.env as Record<string, string>).NODE_ENV = "production";
+  const app = next({ dev: false, dir, hostname: "localhost", port });
+  await app.prepare();
+  const handle = app.getRequestHandler();
+  const server = http.createServer((request, response) => void handle(request, response));
+  await new Promise<void>((resolve, reject) => {
+    server.once("error", reject);
+    server.listen(port, resolve);
+  });
+  return server;
+}
+
 /**
  * Serves the pages until it is told to stop. The database is opened first, so that a second server on the same folder is
  * refused before anything listens; everything is closed in the opposite order.
@@ -72,40 +93,37 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
   if (!fs.existsSync(path.join(dir, ".next/BUILD_ID")))
     throw new WrongCall("The pages are not built yet. Run npm run build first (npm run demo does it by itself).");
   const { db, pglite } = await sharedDatabase(`${what} at port ${port}`);
-  const smtp =
-    smtpPort === null
-      ? null
-      : await openSmtpDoor(db, { port: smtpPort, domains, tls: certificate, trustedPeers: trustedPeers() }, now).catch(
-          async (error) => {
-            await closeSharedDatabase();
-            throw (error as NodeJS.ErrnoException).code === "EADDRINUSE"
-              ? new WrongCall(`Port ${smtpPort} is taken by another program. Set JAM_SMTP_PORT to another one.`)
-              : error;
-          },
-        );
-  const outbox = smtpOut ? await startOutbox(db, smtpCarrier(smtpOut), now, pglite !== null) : null;
-  const mailboxes = startMailboxes(db, () => mailboxKey(databaseSettings(what, false).folder), now);
-  // Mail is taken before the pages are ready: whoever hands it over should not have to come again.
-  if (smtp) onDoor?.(smtp.port);
-  if (smtp) process.stdout.write(`Mail for ${domains.join(", ")} is taken at port ${smtp.port}.\n`);
-  // Next reads this when it starts; a server for real users is never in development mode.
-  (process.env as Record<string, string>).NODE_ENV = "production";
-  const app = next({ dev: false, dir, hostname: "localhost", port });
-  await app.prepare();
-  const handle = app.getRequestHandler();
-  const server = http.createServer((request, response) => void handle(request, response));
-  await new Promise<void>((resolve, reject) => {
-    server.once("error", (error: NodeJS.ErrnoException) =>
-      reject(
-        error.code === "EADDRINUSE"
-          ? new WrongCall(`Port ${port} is taken by another program. Set PORT to another one.`)
-          : error,
-      ),
-    );
-    server.listen(port, resolve);
-  }).catch(async (error) => {
-    await smtp?.close();
-    await closeSharedDatabase();
+  const closers: (() => Promise<unknown>)[] = [closeSharedDatabase];
+  const closeAll = async () => {
+    for (const close of [...closers].reverse()) await close();
+  };
+  const server = await (async () => {
+    if (smtpPort !== null) {
+      const settings = { port: smtpPort, domains, tls: certificate, trustedPeers: trustedPeers() };
+      const smtp = await openSmtpDoor(db, settings, now).catch((error) => {
+        throw sayTaken(error, "JAM_SMTP_PORT", smtpPort);
+      });
+      closers.push(smtp.close);
+      onDoor?.(smtp.port);
+      // Mail is taken before the pages are ready: whoever hands it over should not have to come again.
+      process.stdout.write(`Mail for ${domains.join(", ")} is taken at port ${smtp.port}.\n`);
+    }
+    if (smtpOut) {
+      const outbox = await startOutbox(db, smtpCarrier(smtpOut), now, pglite !== null);
+      closers.push(outbox.stop);
+    }
+    const mailboxes = startMailboxes(db, () => mailboxKey(databaseSettings(what, false).folder), now);
+    closers.push(mailboxes.stop);
+    const pages = await openPages(dir, port).catch((error) => {
+      throw sayTaken(error, "PORT", port);
+    });
+    closers.push(async () => {
+      pages.close();
+      pages.closeAllConnections();
+    });
+    return pages;
+  })().catch(async (error) => {
+    await closeAll();
     throw error;
   });
   const address = server.address();
@@ -119,11 +137,6 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
   });
   setTimeout(() => process.exit(1), LONGEST_STOP_MS).unref();
   process.stdout.write("Stopping.\n");
-  server.close();
-  server.closeAllConnections();
-  await smtp?.close();
-  await outbox?.stop();
-  await mailboxes.stop();
-  await closeSharedDatabase();
+  await closeAll();
   process.exit(0);
 }

@@ -28,6 +28,9 @@ export interface OutboxResult {
 /** How often the next server takes a letter and then breaks off before it answers. */
 const LOSES = 0.4;
 
+/** Milliseconds without a letter after which no more are coming. */
+const QUIET_MS = 15_000;
+
 /** A next server that counts what it takes, and sometimes ends the connection where its answer should come. */
 async function forgetfulServer(random: () => number) {
   const taken = new Map<string, number>();
@@ -125,9 +128,10 @@ export async function outboxRounds(rounds: number, seed: number): Promise<Outbox
     server.state.isHonest = true;
     const lastTaken = server.lastTaken;
     const last = await start();
-    for (let looks = 0; looks < 300; looks += 1) {
+    server.state.lastTaken = Date.now();
+    for (;;) {
       await pause(200);
-      if (server.taken.size === letters || Date.now() - lastTaken() > 4_000) break;
+      if (server.taken.size === letters || Date.now() - lastTaken() > QUIET_MS) break;
     }
     await pause(500);
     last.child.kill("SIGKILL");
