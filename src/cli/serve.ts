@@ -11,7 +11,7 @@ import { startMailboxes } from "../post/imap/mailboxes";
 import { mailboxKey } from "../post/imap/secret";
 import { openSmtpDoor } from "../post/smtp-in";
 import { startOutbox } from "../post/worker";
-import { outgoingServer, ownCertificate, ownDomains, portNamed, trustedPeers } from "./settings";
+import { outgoingServer, ownCertificate, ownDomains, portNamed, senderCheck, trustedPeers } from "./settings";
 import { WrongCall } from "./wrong-call";
 
 const DEFAULT_PORT = 3900;
@@ -99,7 +99,13 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
   };
   const server = await (async () => {
     if (smtpPort !== null) {
-      const settings = { port: smtpPort, domains, tls: certificate, trustedPeers: trustedPeers() };
+      const settings = {
+        port: smtpPort,
+        domains,
+        tls: certificate,
+        trustedPeers: trustedPeers(),
+        check: senderCheck(domains),
+      };
       const smtp = await openSmtpDoor(db, settings, now).catch((error) => {
         throw sayTaken(error, "JAM_SMTP_PORT", smtpPort);
       });

@@ -1,5 +1,6 @@
 import fs from "node:fs";
 import { ourDomains } from "../acts/own-addresses";
+import { resolverAt, type SenderCheck, senderCheckBy, uncheckedSender } from "../post/check-sender";
 import { WrongCall } from "./wrong-call";
 
 /** A port from the environment; null where none is set. */
@@ -43,4 +44,13 @@ export function outgoingServer(env: NodeJS.ProcessEnv = process.env): string | n
 /** Addresses of machines that check senders before they hand letters over (our own relay), from JAM_TRUSTED_PEERS; else this machine. */
 export function trustedPeers(env: NodeJS.ProcessEnv = process.env): string[] {
   return (env.JAM_TRUSTED_PEERS ?? "127.0.0.1,::1").split(",").map((peer) => peer.trim());
+}
+
+/** How senders are checked: through the resolver JAM_RESOLVER ("system" or an address); without one nothing is checked. */
+export function senderCheck(domains: readonly string[], env: NodeJS.ProcessEnv = process.env): SenderCheck {
+  const address = env.JAM_RESOLVER;
+  if (!address) return uncheckedSender;
+  if (address !== "system" && !/^[\d.]+$|^\[?[\da-f:]+\]?(?::\d+)?$/i.test(address))
+    throw new WrongCall(`JAM_RESOLVER is “${address}”: write “system”, or the address of a DNS resolver.`);
+  return senderCheckBy(resolverAt(address), domains[0] ?? "localhost");
 }

@@ -5,6 +5,7 @@ import { takeIn } from "../acts/take-in";
 import { LARGEST_MESSAGE_BYTES } from "../core/letters/mime";
 import type { Envelope } from "../core/letters/ways";
 import type { Database } from "../data/engine/database";
+import type { SenderCheck } from "./check-sender";
 import { followAddresses } from "./follow-addresses";
 import { waysTo } from "./ways-to";
 
@@ -15,6 +16,8 @@ export interface SmtpSettings {
   readonly domains: readonly string[];
   /** Machines whose word on who wrote a letter is taken: our own relay. */
   readonly trustedPeers: readonly string[];
+  /** Checks who sent a letter; the result is recorded with it. */
+  readonly check: SenderCheck;
   /** Certificate and key in PEM for STARTTLS; null offers none. */
   readonly tls: { readonly cert: string; readonly key: string } | null;
 }
@@ -116,7 +119,9 @@ export async function openSmtpDoor(db: Database, settings: SmtpSettings, now: ()
   const trusted = new Set(settings.trustedPeers);
   const keep = async (stream: SMTPServerDataStream, session: SMTPServerSession) => {
     const raw = await bytesOf(stream);
-    const envelope = envelopeOf(session);
+    const plain = envelopeOf(session);
+    const helo = String(session.hostNameAppearsAs || session.clientHostname || "");
+    const envelope = { ...plain, checks: await settings.check({ raw, peer: plain.peer, helo, from: plain.from }) };
     const ways: Way[] = await waysTo(db, envelope);
     const [taken] = await takeIn(db, [{ raw }], ways, now());
     if (!taken || taken.outcome === "refused") throw new Reply(554, "5.6.0 The letter is empty");

@@ -9,6 +9,7 @@ import { conversationFor } from "@/data/queries/sort";
 import { taskSheet } from "@/data/queries/tasks";
 import { rowsOf } from "@/data/rows";
 import { project, workstream } from "@/data/schema";
+import { uncheckedSender } from "@/post/check-sender";
 import { openSmtpDoor, type SmtpDoor } from "@/post/smtp-in";
 import { NOW, type TestHouse, testHouse } from "./test-house";
 
@@ -19,7 +20,7 @@ let task: { id: string; number: number; slug: string };
 
 beforeAll(async () => {
   house = await testHouse("PGlite");
-  const settings = { port: 0, domains: ["in.house.example"], tls: null };
+  const settings = { port: 0, domains: ["in.house.example"], tls: null, check: uncheckedSender };
   door = await openSmtpDoor(house.db, { ...settings, trustedPeers: ["127.0.0.1"] }, () => NOW);
   strict = await openSmtpDoor(house.db, { ...settings, trustedPeers: [] }, () => NOW);
   await addPerson(house.db, { name: "Lena Lead", address: "lena@house.example", isLead: true });
@@ -123,7 +124,7 @@ describe("the door for mail by SMTP", () => {
     const other = await testHouse("PGlite");
     const lost = await openSmtpDoor(
       other.db,
-      { port: 0, domains: ["in.house.example"], tls: null, trustedPeers: [] },
+      { port: 0, domains: ["in.house.example"], tls: null, check: uncheckedSender, trustedPeers: [] },
       () => NOW,
     );
     await other.close();
