@@ -1,4 +1,5 @@
 import { sql } from "drizzle-orm";
+import type { MailboxSettings } from "../core/letters/ways";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
 import type { Viewer } from "../data/need-to-know";
@@ -8,20 +9,12 @@ import { mailbox } from "../data/schema-post";
 import { tellScreens } from "./tell-screens";
 
 /** A mailbox as somebody sets it up; the password is sealed already. */
-export interface NewMailbox {
+export interface NewMailbox extends MailboxSettings {
   readonly name: string;
   readonly isPersonal: boolean;
-  readonly host: string;
-  readonly port: number;
-  readonly security: "tls" | "starttls" | "none";
-  readonly userName: string;
   readonly secret: string;
   readonly folder: string;
   readonly sentFolder: string | null;
-  readonly since: string | null;
-  readonly mark: string | null;
-  readonly onDealt: "nothing" | "mark read" | "move";
-  readonly moveTo: string | null;
 }
 
 /** Adds a mailbox to be read; false where there is a way in of this name already. */

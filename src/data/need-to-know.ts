@@ -14,12 +14,13 @@ function openProject(viewer: Viewer, projectId: SQL): SQL {
 
 /**
  * Conversations a viewer may see, `c` being the conversation: a letter of it came through a shared way in or the viewer's
- * own, or it was put on a task that the viewer may see; and its project is open to them.
+ * own, or it was put on a project by hand or on a task that the viewer may see; and its project is open to them.
  */
 export function maySeeConversation(viewer: Viewer): SQL {
   return sql`(${openProject(viewer, sql`c.project_id`)} and (
     exists (select 1 from letter vl join arrival va on va.letter_id = vl.id join way_in vw on vw.id = va.way_in_id
       where vl.conversation_id = c.id and (vw.owner_id is null or vw.owner_id = ${viewer.personId}))
+    or (c.is_shared and c.project_id is not null)
     or exists (select 1 from task vt where vt.conversation_id = c.id
       and (vt.owner_id = ${viewer.personId} or vt.created_by = ${viewer.personId} or ${openProject(viewer, sql`vt.project_id`)}))))`;
 }

@@ -136,6 +136,8 @@ export const conversation = pgTable(
     cameAt: instant("came_at").notNull(),
     /** The conversation that this one was joined to: its letters are there now, and so are those that answer them. */
     mergedInto: uuid("merged_into").references((): AnyPgColumn => conversation.id),
+    /** Somebody has put it on a project: whoever may see that may see it, though it came to one mailbox alone. */
+    isShared: boolean("is_shared").notNull().default(false),
     /** The task whose address a letter of it was sent to by somebody who may not write there: it is offered. */
     offeredTaskId: uuid("offered_task_id").references((): AnyPgColumn => task.id),
   },

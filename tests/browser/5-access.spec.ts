@@ -14,6 +14,9 @@ const SCREENS = [
   "/tasks?whose=mine",
   "/tasks/rhubarb-128",
   "/letters",
+  "/mailboxes",
+  "/write",
+  "/post-room",
 ];
 
 for (const size of SIZES) {

@@ -171,6 +171,34 @@ describe.each(ENGINES)("letters that go out, on %s", (engine) => {
     expect(await write({ from: "suki@house.example" })).toMatchObject({ ok: false });
   });
 
+  test("a letter about a task carries its link to our own people, and to nobody else", async () => {
+    process.env.JAM_URL = "https://jam.house.example/";
+    const made = await perform(house.db, actor(), "make task", {
+      title: "Look at the gate",
+      ownerId: house.ines,
+      due: null,
+      priority: "normal",
+      projectId: null,
+      workstreamId: null,
+    });
+    const task = made.ok ? made.made[0]! : null;
+    const suki = { name: "Suki", address: "suki@house.example" };
+    await write({ taskId: task!.id, answersId: null, to: [suki], text: "inside" });
+    await write({
+      taskId: task!.id,
+      answersId: null,
+      to: [suki],
+      cc: [{ name: "", address: "ada@beech.example" }],
+      text: "outside",
+    });
+    process.env.JAM_URL = "";
+    const { carrier, got } = carrierThat(TAKEN);
+    await sendDue(house.db, carrier, () => NOW + MINUTE);
+    const texts = got.map((one) => one.raw.toString());
+    expect(texts.find((text) => text.includes("inside"))).toContain(`https://jam.house.example/tasks/${task!.slug}`);
+    expect(texts.find((text) => text.includes("outside"))).not.toContain("jam.house.example");
+  });
+
   test("a task is answered and finished in one step, and both are taken back in one", async () => {
     const made = await perform(house.db, actor(), "make task", {
       title: "Price for chains",

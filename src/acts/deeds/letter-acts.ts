@@ -30,6 +30,21 @@ async function conversationOf(db: Database, letterId: string): Promise<string | 
   return row?.id ?? null;
 }
 
+/**
+ * The lasting link to a task (JAM_URL says where our pages are), for letters that go to members alone: to others it would
+ * only be a door that does not open.
+ */
+async function linkFor(db: Database, taskId: string, people: readonly string[]): Promise<string | null> {
+  const base = process.env.JAM_URL?.replace(/\/+$/, "");
+  if (!base || people.length === 0) return null;
+  const [row] = await rowsOf<{ fruit: string; number: number; outside: number }>(
+    db,
+    sql`select t.fruit, t.number, (select count(*)::int from jsonb_array_elements_text(${JSON.stringify(people)}::jsonb) a where not exists (select 1 from person p where p.address = a)) as outside
+      from task t where t.id = ${taskId}`,
+  );
+  return row && row.outside === 0 ? `${row.fruit} ${row.number}: ${base}/tasks/${row.fruit}-${row.number}` : null;
+}
+
 /** A letter of ours: an answer, one from a task, or a new one. */
 export const write = define({
   name: "write",
@@ -62,7 +77,9 @@ export const write = define({
             sql`select id, size from draft_file where id in ${input.files} and person_id = ${actor.personId} order by made_at`,
           );
     if (files.length < new Set(input.files).size) return null;
+    const people = [...input.to, ...input.cc].map((one) => one.address.trim().toLowerCase());
     return {
+      link: task ? await linkFor(db, input.taskId!, people) : null,
       actorId: actor.personId,
       id: newId(actor.now),
       messageId: messageIdFrom(from, actor.now),

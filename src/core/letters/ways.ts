@@ -12,6 +12,21 @@ export interface Envelope {
   readonly checks: { readonly spf: string; readonly dkim: string; readonly dmarc: string } | null;
 }
 
+/** How a mailbox on an IMAP server is reached, what of it is read, and what is changed there. */
+export interface MailboxSettings {
+  readonly host: string;
+  readonly port: number;
+  readonly security: "tls" | "starttls" | "none";
+  readonly userName: string;
+  /** Letters before this day are left where they are. */
+  readonly since: string | null;
+  /** Only letters with this mark are read. */
+  readonly mark: string | null;
+  /** What is done there with a letter once it is dealt with here. */
+  readonly onDealt: "nothing" | "mark read" | "move";
+  readonly moveTo: string | null;
+}
+
 /** Where a letter lies on an IMAP server (RFC 9051 section 2.3.1.1), and what was done to it there. */
 export interface RemotePlace {
   readonly folder: string;

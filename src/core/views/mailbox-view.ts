@@ -1,18 +1,10 @@
-import type { MayWrite } from "../letters/ways";
+import type { MailboxSettings, MayWrite } from "../letters/ways";
 
 /** A mailbox that is read, as its screen is told; instants are milliseconds since 1970 UTC. */
-export interface MailboxView {
+export interface MailboxView extends MailboxSettings {
   readonly id: string;
   readonly name: string;
   readonly isPersonal: boolean;
-  readonly host: string;
-  readonly port: number;
-  readonly security: "tls" | "starttls" | "none";
-  readonly userName: string;
-  readonly since: string | null;
-  readonly mark: string | null;
-  readonly onDealt: "nothing" | "mark read" | "move";
-  readonly moveTo: string | null;
   readonly madeBy: string;
   readonly mayRevoke: boolean;
   readonly folders: readonly {

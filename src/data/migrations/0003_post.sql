@@ -84,6 +84,7 @@ CREATE TABLE "outgoing" (
 ALTER TABLE "arrival" ADD COLUMN "envelope" jsonb;--> statement-breakpoint
 ALTER TABLE "arrival" ADD COLUMN "remote" jsonb;--> statement-breakpoint
 ALTER TABLE "conversation" ADD COLUMN "merged_into" uuid;--> statement-breakpoint
+ALTER TABLE "conversation" ADD COLUMN "is_shared" boolean DEFAULT false NOT NULL;--> statement-breakpoint
 ALTER TABLE "conversation" ADD COLUMN "offered_task_id" uuid;--> statement-breakpoint
 ALTER TABLE "correspondent" ADD COLUMN "away_until" date;--> statement-breakpoint
 ALTER TABLE "correspondent" ADD COLUMN "away_letter_id" uuid;--> statement-breakpoint

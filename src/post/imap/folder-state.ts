@@ -1,22 +1,15 @@
 import { sql } from "drizzle-orm";
+import type { MailboxSettings } from "../../core/letters/ways";
 import type { Database } from "../../data/engine/database";
 import { rowsOf } from "../../data/rows";
 
 /** A mailbox as the reader needs it. */
-export interface MailboxRow {
+export interface MailboxRow extends MailboxSettings {
   readonly id: string;
   readonly wayInId: string;
-  readonly host: string;
-  readonly port: number;
-  readonly security: "tls" | "starttls" | "none";
-  readonly userName: string;
   readonly secret: string;
   readonly folder: string;
   readonly sentFolder: string | null;
-  readonly since: string | null;
-  readonly mark: string | null;
-  readonly onDealt: "nothing" | "mark read" | "move";
-  readonly moveTo: string | null;
 }
 
 /** How far a folder has been read. */

@@ -13,11 +13,10 @@ import { KindMark } from "../parts/marks";
 import { useActs } from "../parts/use-acts";
 import { columnsSeen, withChange } from "../words/field-change";
 import { ProjectWord } from "../words/picks";
-import { OnTheirWay } from "../write/on-its-way";
-import { type Sending, WritingPaper } from "../write/writing-paper";
+import type { Sending } from "../write/writing-paper";
 import { BoardActs } from "./board-acts";
+import { BoardPapers } from "./board-papers";
 import { ConversationLetters, numbersOf } from "./conversation-letters";
-import { JoinTask } from "./join-task";
 import { OwnSlip, useMarkedWords } from "./own-slip";
 import { SlipCard, type SlipField } from "./slip-card";
 import { SlipMargin } from "./slip-margin";
@@ -286,7 +285,13 @@ function OpenBoard({
               void run(
                 "goes to",
                 { conversationId: id, projectId },
-                { show: () => changeOnScreen(queries, id, (old) => ({ ...old, projectId })) },
+                {
+                  show: () => changeOnScreen(queries, id, (old) => ({ ...old, projectId })),
+                  says: () =>
+                    conversation.isPersonal && projectId
+                      ? "These letters came to you alone; whoever may see the project sees them now."
+                      : null,
+                },
               )
             }
           />
@@ -352,23 +357,14 @@ function OpenBoard({
                   )
                 }
               />
-              <OnTheirWay
-                letters={conversation.outgoing}
+              <BoardPapers
+                conversation={conversation}
+                answered={answered}
+                isDone={isHere && open.length === 0}
+                writing={{ isOpen: isWriting, onClose: () => setWriting(false), onSend: send }}
+                joining={{ isOpen: isJoining, onClose: () => setJoining(false), onPick: joinTo }}
                 onAgain={(outgoingId) => void run("send again", { outgoingId }, { says: () => "Tried again." })}
               />
-              {isJoining && <JoinTask conversationId={id} onClose={() => setJoining(false)} onPick={joinTo} />}
-              {isWriting && (
-                <WritingPaper
-                  key={id}
-                  about={`conversation ${id}`}
-                  answers={answered}
-                  subject={`Re: ${conversation.subject}`}
-                  known={outside}
-                  also={isHere && open.length === 0 ? { kind: "dealsWith", label: "Send, and on to the next" } : null}
-                  onSend={send}
-                  onClose={() => setWriting(false)}
-                />
-              )}
             </div>
             {lastLetter && (
               <LetterFoot

@@ -5,13 +5,15 @@ import { useEffect, useRef, useState } from "react";
 import type { LikelyTask } from "../../core/views/views";
 import { ask } from "../parts/client";
 
+/** Why a task is offered: "same words, people and project". */
 function why(task: LikelyTask): string {
-  const reasons = [
-    task.hasSameWords ? "the same words" : "",
-    task.hasSamePeople ? "the same people" : "",
-    task.isSameProject ? "the same project" : "",
+  const same = [
+    task.hasSameWords ? "words" : "",
+    task.hasSamePeople ? "people" : "",
+    task.isSameProject ? "project" : "",
   ].filter(Boolean);
-  return reasons.join(", ");
+  const last = same.pop();
+  return last ? `same ${same.length > 0 ? `${same.join(", ")} and ` : ""}${last}` : "";
 }
 
 /** Asks which task a conversation is put on: the likely ones first, or whatever is searched for. */
@@ -72,7 +74,7 @@ export function JoinTask(props: {
             <b className="flex-none text-[12.5px]">{task.reference}</b>
             <span className="min-w-0 flex-1 truncate text-[13.5px]">{task.title}</span>
             <span className="flex-none text-[12px] text-soft">
-              {[task.owner, why(task)].filter(Boolean).join(" · ")}
+              {[task.owner?.split(" ")[0], why(task)].filter(Boolean).join(" · ")}
             </span>
           </div>
         ))}

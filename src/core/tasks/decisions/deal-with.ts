@@ -65,10 +65,15 @@ export function backToSort(facts: ConversationFacts, now: string): Outcome {
   return { ok: true, writes, about: [facts.conversationId] };
 }
 
-/** Says which project a conversation belongs to; its open slips follow, where they had none or the same as it. */
+/** Says which project a conversation belongs to, and shares it with whoever may see that; its open slips follow, where they had none or the same as it. */
 export function goesTo(facts: ConversationFacts, input: { projectId: string | null }): Outcome {
   const writes: Write[] = [
-    { row: "conversation", id: facts.conversationId, isNew: false, values: { projectId: input.projectId } },
+    {
+      row: "conversation",
+      id: facts.conversationId,
+      isNew: false,
+      values: { projectId: input.projectId, isShared: input.projectId !== null },
+    },
   ];
   for (const slip of facts.slips)
     if (slip.state === "proposed")

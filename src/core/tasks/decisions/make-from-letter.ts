@@ -1,8 +1,8 @@
 import type { TextPart } from "../../letters/letter";
 import { invalid, type Outcome } from "../outcome";
-import { fruitOf } from "../reference";
 import { LONGEST_TITLE, type SlipFacts } from "../task";
 import { dealtWith } from "./keep-slips";
+import { makeTask } from "./make-task";
 
 /** A letter to the address of a workstream, as a task is made of it. */
 export interface FromLetterFacts {
@@ -25,41 +25,26 @@ export function makeFromLetter(facts: FromLetterFacts, now: string): Outcome {
   const { letter } = facts;
   const title = letter.subject.trim().slice(0, LONGEST_TITLE);
   if (title === "") return invalid("A letter without a subject makes no task; it waits in Sort.");
+  const { projectId, workstreamId } = facts;
+  const made = makeTask(facts, { title, ownerId: null, due: null, priority: "normal", projectId, workstreamId }, now);
+  if (!made.ok) return made;
+  const [task] = made.writes;
   const fresh = letter.parts.find((part) => part.kind === "new");
   const proposed = facts.slips.filter((slip) => slip.passage.letterId === letter.id && slip.state === "proposed");
   const dealt = dealtWith(letter.conversationId, "kept", facts.actorId, now);
   return {
-    ok: true,
+    ...made,
     about: [facts.id, letter.conversationId],
-    made: [facts.id],
     writes: [
       {
-        row: "task",
-        id: facts.id,
-        isNew: true,
+        ...task!,
         values: {
-          fruit: fruitOf(facts.number),
-          number: facts.number,
-          title,
-          side: "ours",
-          ownerId: null,
-          theirsId: null,
-          dueDay: null,
-          dueTime: null,
-          dueZone: null,
-          priority: "normal",
-          state: "to begin",
-          projectId: facts.projectId,
-          workstreamId: facts.workstreamId,
+          ...task!.values,
           conversationId: letter.conversationId,
           letterId: letter.id,
           start: fresh?.start ?? null,
           end: fresh?.end ?? null,
           kind: "ask",
-          createdAt: now,
-          createdBy: facts.actorId,
-          changedAt: now,
-          finishedAt: null,
         },
       },
       ...proposed.map((slip) => ({

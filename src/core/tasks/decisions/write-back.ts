@@ -12,6 +12,8 @@ export interface WriteBackFacts {
   readonly id: string;
   readonly messageId: string;
   readonly from: Correspondent;
+  /** Link to the task, where the letter goes to our own people alone. */
+  readonly link: string | null;
   /** Files that go along, known to be the writer's own. */
   readonly fileIds: readonly string[];
   /** Bytes of all of them together. */
@@ -75,7 +77,7 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
         to: letter.to.map(({ name, address }) => ({ name, address })),
         cc: letter.cc.map(({ name, address }) => ({ name, address })),
         subject: letter.subject,
-        text: letter.text,
+        text: facts.link ? `${letter.text}\n\n${facts.link}` : letter.text,
         files: [...facts.fileIds],
         answers: facts.answers?.messageId ?? null,
         references: referencesOf(facts.answers),
