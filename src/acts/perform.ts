@@ -14,6 +14,7 @@ import { sendAgain, write } from "./deeds/letter-acts";
 import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
 import { comment, make } from "./deeds/task-acts";
 import { undoAct } from "./deeds/undo-act";
+import { keepTakenBack } from "./taken-back";
 import { tellScreens } from "./tell-screens";
 import { writeRows } from "./write-rows";
 
@@ -86,6 +87,7 @@ export async function perform(
       if (!outcome.ok) throw new Refused(outcome.refusal);
       if (outcome.writes.length === 0) return { ok: true as const, entryId: null, made: [], about: outcome.about };
       const changes = await writeRows(tx, outcome.writes);
+      if (name === "undo") await keepTakenBack(tx, actor, changes);
       const entryId = newId(actor.now);
       await tx.insert(history).values({
         id: entryId,

@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { perform } from "@/acts/perform";
 import { takeIn } from "@/acts/take-in";
 import { parseLetter } from "@/core/letters/parse-letter";
+import { draftOf } from "@/data/queries/drafts";
 import { sortCount } from "@/data/queries/sort";
 import { rowsOf } from "@/data/rows";
 import { type Carrier, openOutbox, type SentAnswer, sendDue } from "@/post/outbox";
@@ -81,6 +82,11 @@ describe.each(ENGINES)("letters that go out, on %s", (engine) => {
     expect(await sendDue(house.db, carrier, () => NOW + MINUTE)).toBe(0);
     expect(got).toEqual([]);
     expect(await states()).toEqual([]);
+    // What was written is not lost: it is a draft again, where it was written.
+    expect(await draftOf(house.db, actor(), `conversation ${conversationId}`)).toMatchObject({
+      text: "It is 140 euros.",
+      to: [{ name: "Ada Lund", address: "ada@beech.example" }],
+    });
     expect(await sortCount(house.db, actor())).toBe(1);
   });
 

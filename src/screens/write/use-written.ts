@@ -104,16 +104,8 @@ export function useWritten(
   const forget = useCallback(() => {
     clearTimeout(timer.current);
     localStorage.removeItem(place);
-    queries.removeQueries({ queryKey: ["draft", about] });
-    void send(about, null);
+    // Asked for anew the next time: a letter that is taken back is a draft again.
+    void send(about, null).then(() => queries.removeQueries({ queryKey: ["draft", about] }));
   }, [about, place, queries]);
-  /** Puts it back as it was: a letter that was taken back is to be written on. */
-  const restore = useCallback(
-    (values: Written) => {
-      localStorage.setItem(place, JSON.stringify(values));
-      void send(about, values);
-    },
-    [about, place],
-  );
-  return { written, from: data?.from ?? [], change, forget, restore };
+  return { written, from: data?.from ?? [], change, forget };
 }

@@ -35,7 +35,7 @@ export function WritingPaper(props: PaperProps) {
   const { about, answers, also } = props;
   const { me, team } = useHouse();
   const original = answers ? quotedBelow(answers) : "";
-  const { written, from, change, forget, restore } = useWritten(about, answers?.id ?? null, (own) => ({
+  const { written, from, change, forget } = useWritten(about, answers?.id ?? null, (own) => ({
     ...(answers
       ? replyHead(answers, new Set(own.map(({ address }) => address)))
       : { to: [], cc: [], subject: props.subject ?? "" }),
@@ -46,11 +46,14 @@ export function WritingPaper(props: PaperProps) {
   const field = useRef<HTMLTextAreaElement>(null);
   const paper = useRef<HTMLFormElement>(null);
   const isReady = written !== null;
+  const hasPeople = useRef(false);
+  if (written && !hasPeople.current && written.to.length > 0) hasPeople.current = true;
   useEffect(() => {
     if (!isReady) return;
-    const words = field.current;
-    words?.focus({ preventScroll: true });
-    words?.setSelectionRange(words.value.length, words.value.length);
+    // Whom it goes to comes first; an answer has that already.
+    const first = hasPeople.current ? field.current : paper.current?.querySelector("input");
+    first?.focus({ preventScroll: true });
+    first?.setSelectionRange(first.value.length, first.value.length);
     paper.current?.scrollIntoView({ block: "nearest" });
   }, [isReady]);
   if (!written) return <div className="paper mt-3 h-[220px]" aria-busy="true" />;
@@ -58,7 +61,6 @@ export function WritingPaper(props: PaperProps) {
     if (isBusy) return;
     setBusy(true);
     const text = isQuoted && original !== "" ? `${written.text.trimEnd()}\n\n${original}` : written.text;
-    forget();
     const isSent = await props.onSend({
       ...written,
       text: written.text.trim() === "" ? "" : text,
@@ -67,7 +69,7 @@ export function WritingPaper(props: PaperProps) {
       finishes: step === "finishes",
       dealsWith: step === "dealsWith",
     });
-    if (!isSent) restore(written);
+    if (isSent) forget();
     setBusy(false);
     if (isSent) props.onClose();
   };
