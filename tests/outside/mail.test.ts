@@ -40,10 +40,17 @@ function judgedByPython(raws: readonly Uint8Array[]): Judged[] {
     .map((line) => JSON.parse(line) as Judged);
 }
 
+/** All letters of real people in the corpus: 4 150 of them. */
+const SETS = ["easy-ham-1", "easy-ham-2", "hard-ham-1"] as const;
+
+/** Share of letters on which the two must agree; the rest are headers that break the standard, mended in two ways. */
+const AGREE = 0.995;
+const SAME_TEXT = 0.99;
+
 const flat = (text: string) => text.replace(/[\s\ufffd]+/g, " ").trim();
 
 describe("against Python's email package, on the public corpus", async () => {
-  const files = corpus(500);
+  const files = SETS.flatMap((set) => corpus(Number.POSITIVE_INFINITY, set));
   const judged = judgedByPython(files.map(({ raw }) => raw));
   const parsed = await Promise.all(files.map(async ({ raw }) => parseLetter(raw)));
   const pairs = files
@@ -51,20 +58,23 @@ describe("against Python's email package, on the public corpus", async () => {
     .filter(({ python: p }) => !p.fault);
 
   test("every letter is read", () => {
-    expect(pairs.length).toBeGreaterThan(490);
+    expect(pairs.length).toBeGreaterThan(4_100);
     expect(parsed.filter((one) => !one.ok)).toEqual([]);
   });
 
   test("dates are the same instants, with the writer's offset", () => {
     let checked = 0;
+    const differ: string[] = [];
     for (const { name, python: p, ours } of pairs) {
       if (!ours.ok || p.at === null) continue;
       // Python gives no zone for "-0000" and unknown names; ours counts them as UTC (RFC 5322 section 3.3, 4.3).
       if (p.offset === "naive") continue;
-      expect([name, ours.letter.sentAt! / 1000, ours.letter.offset]).toEqual([name, p.at, p.offset]);
+      if (ours.letter.sentAt! / 1000 !== p.at || ours.letter.offset !== p.offset) differ.push(name);
       checked += 1;
     }
-    expect(checked).toBeGreaterThan(450);
+    console.log(`dates: ${checked} compared, ${differ.length} differ: ${differ.slice(0, 8).join(", ")}`);
+    expect(checked).toBeGreaterThan(3_400);
+    expect(1 - differ.length / checked).toBeGreaterThanOrEqual(AGREE);
   });
 
   test("writers, recipients, subjects and Message-IDs are the same", () => {
@@ -82,9 +92,10 @@ describe("against Python's email package, on the public corpus", async () => {
       if (isSame) same += 1;
       else differ.push(name);
     }
-    // What differs are headers that break the standard, which each reader mends in its own way.
-    expect(differ.length).toBeLessThanOrEqual(8);
-    expect(same).toBeGreaterThan(485);
+    console.log(
+      `people, subjects, Message-IDs: ${same} same, ${differ.length} differ: ${differ.slice(0, 8).join(", ")}`,
+    );
+    expect(same / (same + differ.length)).toBeGreaterThanOrEqual(AGREE);
   });
 
   test("texts are the same words", () => {
@@ -96,8 +107,9 @@ describe("against Python's email package, on the public corpus", async () => {
       if (flat(ours.letter.text) === flat(p.text) || flat(ours.letter.text).startsWith(flat(p.text).slice(0, 400)))
         same += 1;
     }
-    expect(checked).toBeGreaterThan(450);
-    expect(same / checked).toBeGreaterThan(0.98);
+    console.log(`texts: ${checked} compared, ${same} same`);
+    expect(checked).toBeGreaterThan(3_400);
+    expect(same / checked).toBeGreaterThanOrEqual(SAME_TEXT);
   });
 
   test("attachments are found, with their names", async () => {
