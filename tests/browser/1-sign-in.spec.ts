@@ -11,7 +11,11 @@ test("signing in with e-mail and password, and out again", async ({ page }) => {
   await page.getByLabel("Password").fill("plum-jam-2026");
   await page.getByRole("button", { name: "Sign in", exact: true }).click();
   await expect(page).toHaveURL(/\/tasks$/);
-  await page.getByRole("button", { name: /Kofi Brandt: theme/ }).click();
+  // The first page of a server that has just started may still be waking up when it is clicked.
+  await expect(async () => {
+    await page.getByRole("button", { name: /Kofi Brandt: theme/ }).click();
+    await expect(page.getByRole("menuitem", { name: "Sign out" })).toBeVisible({ timeout: 1_000 });
+  }).toPass();
   await page.getByRole("menuitem", { name: "Sign out" }).click();
   await expect(page).toHaveURL(/sign-in/);
   expect((await page.request.get("/api/sort")).status()).toBe(401);

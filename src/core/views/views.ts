@@ -308,5 +308,21 @@ export interface FoundView {
   }[];
 }
 
+/** Somebody outside, and every letter to and from them. */
+export interface LettersWith {
+  readonly name: string;
+  readonly address: string;
+  readonly firm: string | null;
+  readonly awayUntil: Day | null;
+  readonly letters: readonly {
+    readonly id: string;
+    readonly subject: string;
+    readonly from: string;
+    readonly isTheirs: boolean;
+    readonly sentAt: number;
+    readonly wayIn: string | null;
+  }[];
+}
+
 /** Counting stops here, so that no figure costs more than this many rows. */
 export const MOST_COUNTED = 999;

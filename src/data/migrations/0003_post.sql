@@ -109,4 +109,5 @@ CREATE INDEX "outgoing_person" ON "outgoing" USING btree ("person_id","created_a
 ALTER TABLE "conversation" ADD CONSTRAINT "conversation_merged_into_conversation_id_fk" FOREIGN KEY ("merged_into") REFERENCES "public"."conversation"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "conversation" ADD CONSTRAINT "conversation_offered_task_id_task_id_fk" FOREIGN KEY ("offered_task_id") REFERENCES "public"."task"("id") ON DELETE no action ON UPDATE no action;--> statement-breakpoint
 CREATE INDEX "conversation_subject" ON "conversation" USING btree (lower(left(subject, 200)),"last_at");--> statement-breakpoint
-CREATE INDEX "letter_message" ON "letter" USING btree ("message_id");
+CREATE INDEX "letter_message" ON "letter" USING btree ("message_id");--> statement-breakpoint
+CREATE INDEX "letter_recipients" ON "letter" USING gin (("to" || "cc") jsonb_path_ops);

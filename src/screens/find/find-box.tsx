@@ -133,7 +133,7 @@ function findsOf(found: FoundView, say: (at: number) => string): Find[] {
     })),
     ...found.people.map((person) => ({
       id: `p${person.id}`,
-      href: `/tasks?person=${person.id}`,
+      href: person.isTeam ? `/tasks?person=${person.id}` : `/people/${person.id}`,
       group: "People",
       name: person.name,
       note: `${person.firm ? `${person.firm}, ` : ""}${person.address}`,
