@@ -16,6 +16,12 @@ export function sayNo(status: number, says: string): Response {
 
 export const NOT_HERE = "This is not here any more, or you may not see it.";
 
+/** A page of another site cannot make somebody act: browsers say where a post comes from (Fetch Metadata). */
+export function isForeign(request: Request): boolean {
+  const site = request.headers.get("sec-fetch-site");
+  return site !== null && site !== "same-origin" && site !== "none";
+}
+
 /** Answers a request of somebody signed in; everybody else is told to sign in. A fault of ours becomes a plain sentence. */
 export async function forViewer(answer: (viewer: Viewer & { db: Database }) => Promise<Response>): Promise<Response> {
   try {

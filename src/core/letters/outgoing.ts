@@ -7,7 +7,10 @@ export type OutgoingState = "waiting" | "sending" | "sent" | "given up";
 /** Milliseconds in which a letter can be taken back before it goes out. */
 export const TAKE_BACK_MS = 10_000;
 
-/** Pauses between tries, in minutes: growing, some two days in all, as RFC 5321 section 4.5.4.1 asks for at least 4–5 days' worth for relays and less for us, since a person is told. */
+/**
+ * Pauses between tries, in minutes: growing, as RFC 5321 section 4.5.4.1 asks. Two days in all and not the four to five of
+ * a relay: here somebody waits to hear that it failed.
+ */
 const PAUSES_MINUTES = [1, 5, 15, 30, 60, 120, 240, 480, 720, 1_200];
 
 /** Milliseconds until the next try after `tries` that failed for the time being; null when it is time to give up, loudly. */

@@ -3,24 +3,11 @@ import { type Day, dayFrom } from "../time/day";
 import { instantOf } from "../time/moment";
 import { readDateHeader, type SentDate } from "./date-header";
 import { blockHeader, isForwardMark, isOriginalMark } from "./history-marks";
-import type { Correspondent, PassedOn, TextPart } from "./letter";
+import type { PassedOn, TextPart } from "./letter";
+import { personInWords } from "./person-in-words";
 
 /** Lines of headers at the head of a letter that is passed on. */
 const MOST_HEADER_LINES = 40;
-
-/** "Ada Lund <ada@beech.example>", "Ada Lund [mailto:ada@beech.example]", "ada@beech.example (Ada Lund)" or a bare name. */
-export function personInWords(words: string): Correspondent | null {
-  const address = /[^\s<>()[\]"',;:]+@[^\s<>()[\]"',;:]+\.[^\s<>()[\]"',;:*]+/.exec(words)?.[0] ?? "";
-  const name = words
-    .replace(/[<[(](?:mailto:)?[^<>()[\]]*@[^<>()[\]]*[>\])]/g, " ")
-    .replace(address, " ")
-    .replace(/mailto:|["<>()[\]*]/g, " ")
-    .replace(/\b(?:on behalf of|im auftrag von|de la part de)\b.*$/i, "")
-    .replace(/\s+/g, " ")
-    .trim();
-  if (address === "" && name === "") return null;
-  return { name: name.slice(0, 200), address: address.toLowerCase() };
-}
 
 /** The languages whose dates are tried, in their order; English first, by day and month as most of the world writes them. */
 const LANGUAGES = [

@@ -2,7 +2,7 @@
 
 import { useState } from "react";
 import type { Correspondent } from "../../core/letters/letter";
-import { personInWords } from "../../core/letters/passed-on";
+import { personInWords } from "../../core/letters/person-in-words";
 
 function said(people: readonly Correspondent[]): string {
   return people.map(({ name, address }) => (name && name !== address ? `${name} <${address}>` : address)).join(", ");

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { perform } from "@/acts/perform";
 import { now } from "@/data/clock";
-import { forViewer, sayNo } from "../../_server/reply";
+import { forViewer, isForeign, sayNo } from "../../_server/reply";
 
 export const dynamic = "force-dynamic";
 
@@ -10,12 +10,6 @@ const call = z.object({
   input: z.unknown(),
   key: z.string().min(8).max(80).nullable().default(null),
 });
-
-/** A page of another site cannot make somebody act: browsers say where a post comes from (Fetch Metadata). */
-function isForeign(request: Request): boolean {
-  const site = request.headers.get("sec-fetch-site");
-  return site !== null && site !== "same-origin" && site !== "none";
-}
 
 export async function POST(request: Request): Promise<Response> {
   if (isForeign(request)) return sayNo(403, "This call came from another site. Nothing was changed.");

@@ -2,13 +2,13 @@ import { safeFileName } from "@/core/letters/file-name";
 import { MOST_FILE_BYTES } from "@/core/tasks/decisions/write-back";
 import { now } from "@/data/clock";
 import { keepDraftFile } from "@/data/queries/drafts";
-import { forViewer, sayNo } from "../../_server/reply";
+import { forViewer, isForeign, sayNo } from "../../_server/reply";
 
 export const dynamic = "force-dynamic";
 
 /** Keeps a file that is put to a letter being written; its bytes are the body. */
 export async function POST(request: Request): Promise<Response> {
-  if (request.headers.get("sec-fetch-site") === "cross-site") return sayNo(403, "This call came from another site.");
+  if (isForeign(request)) return sayNo(403, "This call came from another site.");
   return forViewer(async ({ db, personId }) => {
     const type = request.headers.get("content-type") ?? "application/octet-stream";
     const name = safeFileName(new URL(request.url).searchParams.get("name") ?? "", 0, type);

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { addressesFor } from "@/acts/own-addresses";
 import { now } from "@/data/clock";
 import { draftOf, keepDraft } from "@/data/queries/drafts";
-import { forViewer, isId, sayNo } from "../../_server/reply";
+import { forViewer, isForeign, isId, sayNo } from "../../_server/reply";
 
 export const dynamic = "force-dynamic";
 
@@ -40,6 +40,7 @@ export async function GET(request: Request): Promise<Response> {
 }
 
 export async function PUT(request: Request): Promise<Response> {
+  if (isForeign(request)) return sayNo(403, "This call came from another site. Nothing was changed.");
   return forViewer(async ({ db, personId }) => {
     const parsed = kept.safeParse(await request.json().catch(() => null));
     if (!parsed.success) return sayNo(400, "This draft cannot be kept here; it is still in this window.");

@@ -6,7 +6,7 @@ import { mailboxesFor } from "@/data/queries/mailboxes";
 import { nudgeMailbox } from "@/post/imap/mailboxes";
 import { mailboxKey, seal } from "@/post/imap/secret";
 import { tryMailbox } from "@/post/imap/try-mailbox";
-import { forViewer, sayNo } from "../../_server/reply";
+import { forViewer, isForeign, sayNo } from "../../_server/reply";
 
 export const dynamic = "force-dynamic";
 
@@ -50,7 +50,7 @@ export async function GET(): Promise<Response> {
 }
 
 export async function POST(request: Request): Promise<Response> {
-  if (request.headers.get("sec-fetch-site") === "cross-site") return sayNo(403, "This call came from another site.");
+  if (isForeign(request)) return sayNo(403, "This call came from another site.");
   return forViewer(async ({ db, personId }) => {
     const parsed = wanted.safeParse(await request.json().catch(() => null));
     if (!parsed.success)

@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { PostRoomView } from "@/core/views/post-room-view";
 import { now } from "@/data/clock";
 import { postRoom, WRITERS } from "@/postroom/room/room";
-import { sayNo } from "../../_server/reply";
+import { isForeign, sayNo } from "../../_server/reply";
 
 export const dynamic = "force-dynamic";
 
@@ -39,7 +39,7 @@ export async function GET(): Promise<Response> {
 export async function POST(request: Request): Promise<Response> {
   const room = postRoom();
   if (!room) return sayNo(404, NOT_DEMO);
-  if (request.headers.get("sec-fetch-site") === "cross-site") return sayNo(403, "This call came from another site.");
+  if (isForeign(request)) return sayNo(403, "This call came from another site.");
   const parsed = wanted.safeParse(await request.json().catch(() => null));
   if (!parsed.success)
     return sayNo(422, "A letter needs somebody who writes, an address, a subject and words. Nothing was sent.");
