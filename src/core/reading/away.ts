@@ -43,7 +43,8 @@ export function readAway(letter: Letter, sent: Moment, settings: ReadingSettings
   for (const cues of [BACK, UNTIL])
     for (const cue of text.matchAll(cues)) {
       const after = text.slice(cue.index + cue[0].length, cue.index + cue[0].length + NEAR).replace(/\s+/g, " ");
-      const day = dayIn(after.split(/[.!?] |\n\n/)[0]!, sent, settings);
+      // A full stop behind a figure ends no sentence: "4. Dezember".
+      const day = dayIn(after.split(/(?<=\p{L})[.!?] /u)[0]!, sent, settings);
       if (!day || day < today) continue;
       if ((Date.parse(day) - Date.parse(today)) / 86_400_000 <= LONGEST_AWAY_DAYS) return day;
     }
