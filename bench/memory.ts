@@ -10,7 +10,7 @@ const BATCH_SIZE = 40;
 function letter(n: number): { raw: Buffer } {
   const root = Math.floor(n / 8) * 8;
   const answers = n === root ? "" : `References: <m-${root}@bench.example>\r\n`;
-  const words = `Line ${n} of a letter that says nothing much. Could you send us part ${n} by Friday?\r\n`.repeat(30);
+  const words = `${`Line ${n} of a letter that says nothing much.\r\n`.repeat(60)}Could you send us part ${n} by Friday?\r\n`;
   return {
     raw: Buffer.from(
       `From: W${n % 50} <w${n % 50}@bench.example>\r\nTo: ines@bench.example\r\nSubject: Matter ${root}\r\nMessage-ID: <m-${n}@bench.example>\r\n${answers}Date: Mon, 23 Nov 2026 09:00:00 +0000\r\n\r\n${words}`,

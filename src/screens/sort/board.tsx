@@ -1,26 +1,21 @@
 "use client";
 
-import { useQueryClient } from "@tanstack/react-query";
 import { useRef, useState } from "react";
-import type { FieldChange } from "../../core/tasks/decisions/change-fields";
-import { readLine } from "../../core/tasks/read-line";
 import { sayDay } from "../../core/time/say-day";
 import type { ConversationView, SlipView } from "../../core/views/views";
 import { LetterFoot } from "../letters/letter-files";
-import { useHouse, useToday } from "../parts/house";
+import { useToday } from "../parts/house";
 import { useKeys } from "../parts/keys";
 import { KindMark } from "../parts/marks";
-import { useActs } from "../parts/use-acts";
-import { columnsSeen, withChange } from "../words/field-change";
 import { ProjectWord } from "../words/picks";
-import type { Sending } from "../write/writing-paper";
 import { BoardActs } from "./board-acts";
 import { BoardPapers } from "./board-papers";
 import { ConversationLetters, numbersOf } from "./conversation-letters";
 import { OwnSlip, useMarkedWords } from "./own-slip";
 import { SlipCard, type SlipField } from "./slip-card";
 import { SlipMargin } from "./slip-margin";
-import { changeOnScreen, type Place, takeOut, useConversation } from "./sort-data";
+import { type Place, useConversation } from "./sort-data";
+import { useConversationActs } from "./use-conversation-acts";
 
 interface BoardProps {
   readonly id: string;
@@ -57,10 +52,9 @@ function OpenBoard({
   onStep,
   onChoose,
 }: BoardProps & { conversation: ConversationView }) {
-  const house = useHouse();
-  const { calendar, now, today } = useToday();
-  const queries = useQueryClient();
-  const { run, undo } = useActs();
+  const { today } = useToday();
+  const acts = useConversationActs(conversation, { place, nextId, onGo });
+  const { keep, nothing, brushOff, undoLast, addSlip } = acts;
   const board = useRef<HTMLDivElement>(null);
   const marked = useMarkedWords();
   const [isWriting, setWriting] = useState(false);
@@ -104,126 +98,9 @@ function OpenBoard({
       board.current?.querySelector(`[data-passage="${to.id}"]`)?.scrollIntoView({ block: "nearest" });
     }
   };
-  const leave = () => {
-    const putBack = place === "sort" ? takeOut(queries, place, id) : () => {};
-    onGo(nextId);
-    return () => {
-      putBack();
-      onGo(id);
-    };
-  };
-  const keptWords = (made: readonly { reference: string }[]) =>
-    made.length === 0
-      ? null
-      : made.length === 1
-        ? `Kept as ${made[0]!.reference}.`
-        : `Kept as ${made.length} tasks: ${made.map((task) => task.reference).join(", ")}.`;
-  const keep = (slips: readonly SlipView[]) => {
-    if (slips.length === 0) return;
-    const isLast = slips.length === open.length;
-    void run(
-      "keep",
-      { conversationId: id, slipIds: slips.map((slip) => slip.id) },
-      {
-        show: isLast
-          ? leave
-          : () =>
-              changeOnScreen(queries, id, (old) => ({
-                ...old,
-                slips: old.slips.map((slip) =>
-                  slips.some((one) => one.id === slip.id) ? { ...slip, state: "kept" } : slip,
-                ),
-              })),
-        says: (done) => {
-          const words = keptWords(done.made);
-          return words && conversation.isPersonal
-            ? `${words} These letters came to you alone; whoever may see the task sees them now.`
-            : words;
-        },
-      },
-    );
-  };
-  const nothing = () =>
-    void run(
-      "nothing to do",
-      { conversationId: id },
-      {
-        show: leave,
-        says: () => `“${conversation.subject}”: nothing to do. It stays with its letters under Dealt with.`,
-      },
-    );
-  const brushOff = (slip: SlipView) => {
-    const isLast = open.length === 1 && shown.some((one) => one.state === "kept");
-    void run(
-      "brush off",
-      { conversationId: id, slipId: slip.id },
-      {
-        show: isLast
-          ? leave
-          : () =>
-              changeOnScreen(queries, id, (old) => ({
-                ...old,
-                slips: old.slips.map((one) => (one.id === slip.id ? { ...one, state: "brushed off" } : one)),
-              })),
-        says: () => "Brushed off.",
-      },
-    );
-  };
   const joinTo = (task: { id: string; reference: string }) => {
     setJoining(false);
-    void run(
-      "join",
-      { conversationId: id, taskId: task.id },
-      { show: leave, says: () => `These letters stand on ${task.reference} now, and so will the answers.` },
-    );
-  };
-  const send = ({ dealsWith, ...letter }: Sending) =>
-    run(
-      "write",
-      { ...letter, taskId: null, dealsWith },
-      {
-        show: dealsWith ? leave : undefined,
-        says: () => "On its way in a few seconds. Until then it can be taken back.",
-      },
-    );
-  const undoLast = () =>
-    void undo((done) => {
-      if (done.about[0] && done.about[0] !== id) onGo(done.about[0]);
-    });
-  const change = (slip: SlipView, to: FieldChange) =>
-    run(
-      "change slip",
-      {
-        slipId: slip.id,
-        change: to,
-        was: columnsSeen(to.field === editing && seen.current?.id === slip.id ? seen.current : slip, to.field),
-      },
-      {
-        show: () =>
-          changeOnScreen(queries, id, (old) => ({
-            ...old,
-            slips: old.slips.map((one) => (one.id === slip.id ? withChange(one, to, house, outside) : one)),
-          })),
-      },
-    );
-  const addSlip = (line: string, at: { letterId: string; start: number | null; end: number | null }) => {
-    const letter = conversation.letters.find((one) => one.id === at.letterId);
-    const from = at.start !== null && letter ? { at: letter.sentAt, zone: letter.offset } : now;
-    const read = readLine(line, house.team, [], from, calendar, house.figures);
-    return run(
-      "add slip",
-      {
-        conversationId: id,
-        letterId: at.letterId,
-        start: at.start,
-        end: at.end,
-        title: at.start === null ? read.title : line.slice(0, 120),
-        owner: { side: "ours", personId: read.ownerId },
-        due: read.due ? { ...read.due, zone: house.zone } : null,
-        priority: read.priority,
-      },
-      { says: () => "A slip of your own." },
-    );
+    acts.joinTo(task);
   };
   const makeMarked = () => {
     if (!marked) return setFocusCall((count) => count + 1);
@@ -265,7 +142,9 @@ function OpenBoard({
           light(slipId);
           setEditing(field);
         }}
-        onChange={(to) => change(slip, to)}
+        onChange={(to) =>
+          acts.change(slip, to, to.field === editing && seen.current?.id === slip.id ? seen.current : slip)
+        }
         onKeep={() => keep([slip])}
         onBrushOff={() => brushOff(slip)}
       />
@@ -281,19 +160,7 @@ function OpenBoard({
             workstreamId={null}
             isOpen={isProjectOpen}
             onOpen={openProject}
-            onPick={({ projectId }) =>
-              void run(
-                "goes to",
-                { conversationId: id, projectId },
-                {
-                  show: () => changeOnScreen(queries, id, (old) => ({ ...old, projectId })),
-                  says: () =>
-                    conversation.isPersonal && projectId
-                      ? "These letters came to you alone; whoever may see the project sees them now."
-                      : null,
-                },
-              )
-            }
+            onPick={({ projectId }) => acts.goesTo(projectId)}
           />
         </b>
       </div>
@@ -349,21 +216,15 @@ function OpenBoard({
                 conversation={conversation}
                 litId={lit?.id ?? null}
                 onPick={light}
-                onSplit={(letterId) =>
-                  void run(
-                    "split",
-                    { letterId },
-                    { says: () => "From this letter on it is a conversation of its own." },
-                  )
-                }
+                onSplit={acts.split}
               />
               <BoardPapers
                 conversation={conversation}
                 answered={answered}
                 isDone={isHere && open.length === 0}
-                writing={{ isOpen: isWriting, onClose: () => setWriting(false), onSend: send }}
+                writing={{ isOpen: isWriting, onClose: () => setWriting(false), onSend: acts.send }}
                 joining={{ isOpen: isJoining, onClose: () => setJoining(false), onPick: joinTo }}
-                onAgain={(outgoingId) => void run("send again", { outgoingId }, { says: () => "Tried again." })}
+                onAgain={acts.sendAgain}
               />
             </div>
             {lastLetter && (
@@ -418,13 +279,7 @@ function OpenBoard({
         onNothing={nothing}
         onJoin={() => setJoining(true)}
         onWrite={answered ? () => setWriting(true) : null}
-        onBack={() =>
-          void run(
-            "back to Sort",
-            { conversationId: id },
-            { says: () => "Back in Sort.", onDone: () => void queries.invalidateQueries() },
-          )
-        }
+        onBack={acts.backToSort}
         onChoose={onChoose}
         onUndo={undoLast}
       />
