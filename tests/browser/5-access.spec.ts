@@ -14,6 +14,7 @@ const SCREENS = [
   "/tasks?whose=mine",
   "/tasks/rhubarb-128",
   "/letters",
+  "/people",
   "/mailboxes",
   "/write",
   "/post-room",
@@ -31,6 +32,10 @@ for (const size of SIZES) {
         else if (path === "/letters") {
           const { letters } = await (await page.request.get("/api/find?words=crane")).json();
           await page.goto(`/letters/${letters[0].id}`);
+        } else if (path === "/people") {
+          const { people } = await (await page.request.get("/api/find?words=colm")).json();
+          await page.goto(`/people/${people[0].id}`);
+          await expect(page.getByRole("heading", { name: "Colm Hartnell" })).toBeVisible();
         } else await page.goto(path);
         await page.waitForTimeout(500);
         const { violations } = await new AxeBuilder({ page })
