@@ -34,8 +34,8 @@ export function LettersWithScreen({ id, found }: { id: string; found: LettersWit
                   <b>{letter.subject || "(no subject)"}</b>
                 </span>
                 <span className="text-[12.5px] text-soft">
-                  {letter.isTheirs ? "from" : "to"} {letter.isTheirs ? letter.from : `${found.name}, by ${letter.from}`}{" "}
-                  · {letter.wayIn} · {sayMomentFully(letter.sentAt, now.zone, now)}
+                  {letter.isTheirs ? "they" : letter.from} wrote · {letter.wayIn} ·{" "}
+                  {sayMomentFully(letter.sentAt, now.zone, now)}
                 </span>
               </Link>
             </li>
