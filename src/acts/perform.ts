@@ -87,7 +87,7 @@ export async function perform(
       if (!outcome.ok) throw new Refused(outcome.refusal);
       if (outcome.writes.length === 0) return { ok: true as const, entryId: null, made: [], about: outcome.about };
       const changes = await writeRows(tx, outcome.writes);
-      if (name === "undo") await keepTakenBack(tx, actor, changes);
+      await keepTakenBack(tx, actor, changes);
       const entryId = newId(actor.now);
       await tx.insert(history).values({
         id: entryId,

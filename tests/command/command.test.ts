@@ -113,6 +113,71 @@ describe("jam import and jam letters", () => {
   });
 });
 
+describe("jam mail and jam threads", () => {
+  const answer = (n: number, of: number) =>
+    letter(n, `Thanks.\r\n\r\nOn Tue, 24 Nov 2026 at 09:01, W <w@out.example> wrote:\r\n> Hello.`)
+      .replace("Subject: Letter", "Subject: Re: Letter")
+      .replace("\r\nDate:", `\r\nReferences: <letter-${of}@out.example>\r\nDate:`);
+  const lines = (words: readonly string[]) =>
+    jam
+      .run(words)
+      .out.trim()
+      .split("\n")
+      .map((line) => JSON.parse(line) as Record<string, unknown>);
+
+  test("say what is understood of each message, and bring nothing in", () => {
+    const before = kept().length;
+    box.write("look/one.eml", letter(1));
+    box.write("look/deeper/two.eml", answer(2, 1));
+    box.write("look/broken.eml", "this is no mail");
+    box.write(
+      "look/pair.mbox",
+      `From w@out.example Tue Nov 24 09:02:00 2026\n${letter(3)}\nFrom w@out.example Tue Nov 24 09:03:00 2026\n${letter(4)}\n`,
+    );
+    const found = lines(["mail", "--json", path.join(box.folder, "look")]);
+    expect(found).toHaveLength(5);
+    expect(found.find((one) => one.messageId === "letter-2@out.example")).toMatchObject({
+      file: path.join(box.folder, "look/deeper/two.eml"),
+      from: { name: "W", address: "w@out.example" },
+      to: [{ name: "", address: "ines@house.example" }],
+      cc: [],
+      date: "2026-11-24T09:02:00+00:00",
+      subject: "Re: Letter 2",
+      newText: "Thanks.",
+      attachments: [],
+      automatic: null,
+      problems: [],
+    });
+    expect(found.find((one) => String(one.file).endsWith("broken.eml"))).toMatchObject({
+      messageId: null,
+      text: null,
+      problems: [expect.stringContaining("no mail")],
+    });
+    expect(found.filter((one) => String(one.file).endsWith("pair.mbox")).map((one) => one.letter)).toEqual([1, 2]);
+    expect(kept()).toHaveLength(before);
+  });
+
+  test("put together what belongs together, with paths below the folder", () => {
+    const threads = lines(["threads", "--json", path.join(box.folder, "look")]);
+    expect(threads).toContainEqual({
+      messages: ["letter-1@out.example", "letter-2@out.example"],
+      files: ["one.eml", "deeper/two.eml"],
+      subject: "Letter 1",
+    });
+    expect(threads).toHaveLength(3);
+  });
+
+  test("without a path, or with one that is not there, they say so", () => {
+    for (const name of ["mail", "threads"]) {
+      expect(jam.run([name, "--json"])).toMatchObject({ code: 2, err: expect.stringContaining(`jam ${name}`) });
+      expect(jam.run([name, "--json", "/nowhere"])).toMatchObject({
+        code: 2,
+        err: expect.stringContaining("/nowhere"),
+      });
+    }
+  });
+});
+
 describe("jam serve", () => {
   const PORT = "3966";
   let server: ReturnType<typeof jam.start>;

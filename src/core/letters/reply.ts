@@ -1,18 +1,11 @@
 import { sayMomentFully } from "../time/say-day";
 import { baseSubject } from "./base-subject";
-import type { Correspondent, TextPart } from "./letter";
+import type { Correspondent, Letter } from "./letter";
 
-/** What an answer is made from. */
-interface Answered {
-  readonly from: Correspondent | null;
-  readonly to: readonly Correspondent[];
-  readonly cc: readonly Correspondent[];
-  readonly subject: string;
-  readonly text: string;
-  readonly parts: readonly TextPart[];
+/** What an answer is made from: a letter that is dated, if only by its coming. */
+type Answered = Pick<Letter, "from" | "to" | "cc" | "subject" | "text" | "parts" | "offset"> & {
   readonly sentAt: number;
-  readonly offset: string;
-}
+};
 
 /** Who gets an answer, and its subject. */
 export interface ReplyHead {

@@ -6,6 +6,10 @@ const COURTESY =
 const RELEASE =
   /\b(?:no need (?:to|for)|(?:don['’]t|do not) (?:bother|worry|need to)|needn['’]t|can (?:follow|wait|come) later|not (?:necessary|needed)|there is no hurry to|you don['’]t have to|forget about it|on my account)\b/i;
 
+/** Consent to what somebody else has proposed: "Go ahead as you say." With an object of its own it asks ("go ahead with the order"). */
+const CONSENT =
+  /^(?:(?:yes|ok|fine|sure)\b[,.]?\s*)?(?:please\s+)?(?:do\s+)?go ahead(?:,? (?:as|then|whenever|if you like)\b[^,;]*)?\s*[.!]*$/i;
+
 const ADVERT =
   /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
 
@@ -19,6 +23,7 @@ export const nothing: KindRule = {
     const { text } = clause;
     if (ADVERT.test(text)) return "nothing";
     if (RELEASE.test(text) && !/\bhold\b|\bdon['’]t send\b/i.test(text)) return "nothing";
+    if (CONSENT.test(text.trim())) return "nothing";
     if (OFFER.test(text) && !/\b(?:please|could you|can you)\b/i.test(text.slice(12))) return "nothing";
     const courtesy = COURTESY.exec(text);
     if (!courtesy) return null;

@@ -29,6 +29,7 @@ function kindOf(sentence: string): SlipKind | null {
 const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ask: [
     "Please varnish the tiller again.",
+    "Please go ahead with the new mast by Friday.",
     "Send me the measurements of the mast.",
     "Could you look at the keel before Thursday?",
     "Can somebody bring the trailer round?",
@@ -83,6 +84,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Half the screws are missing.",
   ],
   nothing: [
+    "Yes, go ahead whenever it suits you.",
+    "Please go ahead as we agreed.",
     "Thank you for the lovely afternoon.",
     "Please find attached the drawing.",
     "Let me know if you have any questions.",
