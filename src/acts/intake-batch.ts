@@ -9,6 +9,7 @@ import { guessProject } from "../core/sorting/guess-project";
 import type { Day } from "../core/time/day";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
+import { noteUnread } from "../data/note-unread";
 import { rowsOf } from "../data/rows";
 import { arrival, conversation, letter, slip, task, thread } from "../data/schema";
 import { outgoing } from "../data/schema-post";
@@ -310,7 +311,7 @@ export class IntakeBatch {
           ? sql`, place = 'sort', outcome = null, dealt_at = null, dealt_by = null, came_at = ${at}`
           : sql``;
       await this.tx.execute(
-        sql`update conversation set last_at = greatest(last_at, ${new Date(joined.lastAt)}) ${back} where id = ${joined.id}`,
+        sql`update conversation set last_at = greatest(last_at, ${new Date(joined.lastAt)}), is_unread = true ${back} where id = ${joined.id}`,
       );
     }
     // One JSON parameter: PGlite takes batches of bytea parameters at a third of this speed.
@@ -345,5 +346,7 @@ export class IntakeBatch {
       );
     if (threads.length > 0) await this.tx.insert(thread).values(threads).onConflictDoNothing();
     if (slips.length > 0) await this.tx.insert(slip).values(slips);
+    const isFromMailbox = [...arrivals.values()].some((one) => one.remote);
+    await noteUnread(this.tx, isFromMailbox ? touched.map((joined) => joined.id) : []);
   }
 }

@@ -5,6 +5,7 @@ import { databaseSettings } from "../data/engine/database";
 import { lockFolder } from "../data/engine/folder-lock";
 import { sharedDatabase } from "../data/engine/shared-database";
 import { loadDemo } from "../postroom/load-demo";
+import { connectMailbox } from "../postroom/room/connect-mailbox";
 import { PostRoom, setPostRoom } from "../postroom/room/room";
 import { readWords } from "./options";
 import { progress } from "./progress";
@@ -38,6 +39,7 @@ export async function demo(words: readonly string[]): Promise<number> {
   process.env.JAM_DOMAIN ??= "larkmoor.example";
   process.env.JAM_SMTP_OUT = `smtp://127.0.0.1:${await room.open()}`;
   process.env.JAM_SMTP_PORT = "0";
+  await connectMailbox(db, settings.folder, await room.openMailbox(), now());
   setPostRoom(room);
   return serve("jam demo", { onDoor: (port) => room.deliverTo(port) });
 }

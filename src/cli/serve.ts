@@ -118,7 +118,8 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
       const outbox = await startOutbox(db, smtpCarrier(smtpOut), now, pglite !== null);
       closers.push(outbox.stop);
     }
-    const mailboxes = startMailboxes(db, () => mailboxKey(databaseSettings(what, false).folder), now);
+    const key = () => mailboxKey(databaseSettings(what, false).folder);
+    const mailboxes = startMailboxes(db, key, now, pglite !== null);
     closers.push(mailboxes.stop);
     const pages = await openPages(dir, port).catch((error) => {
       throw sayTaken(error, "PORT", port);

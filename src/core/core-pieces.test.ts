@@ -6,6 +6,7 @@ import { guessProject } from "./sorting/guess-project";
 import { dayOf, instantOf, isZone, timeOf } from "./time/moment";
 import { findTimes } from "./time/rules/time-of-day";
 import { initialsOf } from "./views/initials";
+import { whoSees } from "./views/who-sees";
 
 test("initials are of the first and the last word", () => {
   expect(
@@ -13,6 +14,34 @@ test("initials are of the first and the last word", () => {
       initialsOf,
     ),
   ).toEqual(["IV", "C", "PE", "AC", "?", "B", "李小"]);
+});
+
+test("who sees letters that are put on a project or a task", () => {
+  const team = ["Ada", "Bo", "Cy", "Di", "Ed"].map((name) => ({
+    id: name.toLowerCase(),
+    name,
+    initials: name,
+    address: `${name}@house.example`,
+    work: "",
+    nicknames: [],
+  }));
+  const projects = [
+    { id: "open", name: "Open", workstreams: [], members: null },
+    { id: "private", name: "Private", workstreams: [], members: ["ada", "bo"] },
+    { id: "own", name: "Own", workstreams: [], members: ["ada"] },
+  ];
+  const house = { me: team[0]!, organisation: "Yard", projects, team };
+  const cases: [(string | null)[], (string | null)[], string][] = [
+    [["open"], [], "all of Yard (4 others)"],
+    [[null], [], "all of Yard (4 others)"],
+    [["private"], [], "Bo"],
+    [["private"], ["ed"], "Bo and Ed"],
+    [["own"], ["ada", null], "nobody else"],
+    [["own"], ["ed", "cy", "bo"], "Bo, Cy and Ed"],
+  ];
+  for (const [ids, owners, says] of cases) expect(whoSees(ids, owners, house)).toBe(says);
+  const larger = { ...house, team: [...team, { ...team[4]!, id: "flo", name: "Flo" }] };
+  expect(whoSees(["own"], ["ed", "cy", "bo", "di"], larger)).toBe("Bo, Cy, Di and 1 more");
 });
 
 describe("a letter's project", () => {

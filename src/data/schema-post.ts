@@ -115,6 +115,9 @@ export const mailbox = pgTable("mailbox", {
   onDealt: text("on_dealt").$type<"nothing" | "mark read" | "move">().notNull(),
   moveTo: text("move_to"),
   isRevoked: boolean("is_revoked").notNull().default(false),
+  /** Which server reads it, and until when it has promised to (by the database's clock): never two at once. */
+  readBy: text("read_by"),
+  readUntil: instant("read_until"),
   madeBy: uuid("made_by")
     .notNull()
     .references(() => person.id),

@@ -132,6 +132,8 @@ export const conversation = pgTable(
     dealtBy: uuid("dealt_by").references(() => person.id),
     /** Date of the newest letter, by which Sort is ordered. */
     lastAt: instant("last_at").notNull(),
+    /** Nobody has read its newest letter in a mail program either. */
+    isUnread: boolean("is_unread").notNull().default(true),
     /** When it came into Sort, or back. */
     cameAt: instant("came_at").notNull(),
     /** The conversation that this one was joined to: its letters are there now, and so are those that answer them. */
@@ -142,7 +144,7 @@ export const conversation = pgTable(
     offeredTaskId: uuid("offered_task_id").references((): AnyPgColumn => task.id),
   },
   (t) => [
-    index("conversation_sort").on(t.place, t.lastAt),
+    index("conversation_sort").on(t.place, t.isUnread, t.lastAt),
     index("conversation_dealt").on(t.dealtAt),
     // Answers whose program dropped the references are looked for by subject.
     index("conversation_subject").on(sql`lower(left(subject, 200))`, t.lastAt),

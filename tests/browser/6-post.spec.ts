@@ -17,9 +17,15 @@ async function anHourGoesBy(room: Page): Promise<void> {
   await passed;
 }
 
-async function postAs(room: Page, who: string, subject: string, words: string): Promise<void> {
+async function postAs(
+  room: Page,
+  who: string,
+  subject: string,
+  words: string,
+  to = "hello@larkmoor.example",
+): Promise<void> {
   await room.getByRole("combobox", { name: /^As/ }).selectOption({ label: who });
-  await room.getByLabel("To", { exact: true }).fill("hello@larkmoor.example");
+  await room.getByLabel("To", { exact: true }).fill(to);
   await room.getByLabel("Subject", { exact: true }).fill(subject);
   await room.getByLabel("Words", { exact: true }).fill(words);
   await room.getByRole("button", { name: "Post it" }).click();
@@ -97,4 +103,32 @@ test("a letter arrives at two people, is kept and written back to; the answer st
   await ines.goto("/sort");
   await expect(ines.getByRole("list", { name: "To sort" })).toBeVisible();
   await expect(ines.getByRole("heading", { name: "Gate latch", exact: true })).toHaveCount(0);
+});
+
+test("what lies in somebody's own mailbox comes to them alone, until it is put on a task", async ({ browser }) => {
+  const room = await (await browser.newContext()).newPage();
+  await room.goto("/post-room");
+  const ines = await personAt(browser, "Ines Valdarno", "/sort");
+  const suki = await personAt(browser, "Suki Aldane", "/sort");
+  await postAs(
+    room,
+    "Perpetua Nnadi · answers at once",
+    "Between ourselves",
+    "Dear Ines,\n\nCould you ring me about the fence by Thursday?\n\nPerpetua",
+    "ines@larkmoor.example",
+  );
+  const row = (page: Page) =>
+    page.getByRole("list", { name: "To sort" }).getByRole("button", { name: /Perpetua.*about the fence/ });
+  const fence = (page: Page) => page.getByRole("list", { name: "To sort" }).getByRole("button", { name: /fence/ });
+  await expect(fence(ines).first()).toBeVisible({ timeout: 6_000 });
+  await fence(ines).first().click();
+  await expect(ines.getByRole("heading", { name: "Between ourselves", exact: true })).toBeVisible();
+  await suki.reload();
+  await expect(suki.getByRole("list", { name: "To sort" })).toBeVisible();
+  await expect(row(suki)).toHaveCount(0);
+  await ines.goto("/mailboxes");
+  await expect(ines.getByText("Ines’s own mailbox")).toBeVisible();
+  await suki.goto("/mailboxes");
+  await expect(suki.getByRole("heading", { level: 1 })).toBeVisible();
+  await expect(suki.getByText("Ines’s own mailbox")).toHaveCount(0);
 });

@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { perform } from "@/acts/perform";
 import { wayInNamed } from "@/acts/ways-in";
 import { newId } from "@/data/ids";
+import { sortPage } from "@/data/queries/sort";
 import { rowsOf } from "@/data/rows";
 import { mailbox } from "@/data/schema-post";
 import { startMailboxes } from "@/post/imap/mailboxes";
@@ -91,14 +92,18 @@ const state = async (id: string, folder = "INBOX") =>
     )
   )[0];
 
-beforeAll(async () => {
-  house = await testHouse("PGlite");
-  await server.start();
-  reading = startMailboxes(
+const read = () =>
+  startMailboxes(
     house.db,
     () => KEY,
     () => NOW,
+    false,
   );
+
+beforeAll(async () => {
+  house = await testHouse("PGlite");
+  await server.start();
+  reading = read();
 });
 afterAll(async () => {
   await reading.stop();
@@ -183,6 +188,40 @@ describe("mailboxes on an IMAP server", () => {
           )
         ).length > 0,
     );
+    // What somebody has read in their mail program comes after what nobody has.
+    const { rows } = await sortPage(house.db, { personId: house.ines }, "sort", null);
+    const of = (subject: string) => rows.findIndex((row) => row.subject === subject);
+    await put("mover", letter("unread"));
+    await until(() => here("unread"));
+    expect(rows[of("nudge")]?.isUnread).toBe(false);
+    expect(of("nudge")).toBeGreaterThan(rows.findLastIndex((row) => row.isUnread));
+    await put(
+      "mover",
+      letter("again", "Re: nudge").replace("Date: Mon, 23", "References: <nudge@beech.example>\r\nDate: Tue, 24"),
+    );
+    await until(() => here("again"));
+    const after = (await sortPage(house.db, { personId: house.ines }, "sort", null)).rows;
+    expect(after.find((row) => row.subject === "nudge")?.isUnread).toBe(true);
+  });
+
+  test("of two servers on one database one reads a mailbox; when it stops the other goes on", async () => {
+    const readBy = async () =>
+      (
+        await rowsOf<{ by: string | null }>(
+          house.db,
+          sql`select m.read_by as by from mailbox m join way_in w on w.id = m.way_in_id where w.name = 'office''s mailbox'`,
+        )
+      )[0]?.by;
+    const first = await until(readBy);
+    const other = read();
+    await put("office", letter("one-reader"));
+    await until(() => here("one-reader"));
+    expect(await readBy()).toBe(first);
+    await reading.stop();
+    reading = other;
+    await put("office", letter("the-other-reader"));
+    await until(() => here("the-other-reader"));
+    expect(await readBy()).not.toBe(first);
   });
 
   test("a wrong password is said in words and holds up nobody else", async () => {

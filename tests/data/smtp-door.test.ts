@@ -1,9 +1,14 @@
+import { execFileSync } from "node:child_process";
+import fs from "node:fs";
 import net from "node:net";
+import os from "node:os";
+import path from "node:path";
 import { sql } from "drizzle-orm";
 import nodemailer from "nodemailer";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { perform } from "@/acts/perform";
 import { addPerson } from "@/acts/set-up";
+import { ownCertificate } from "@/cli/settings";
 import { newId } from "@/data/ids";
 import { conversationFor } from "@/data/queries/sort";
 import { taskSheet } from "@/data/queries/tasks";
@@ -73,6 +78,38 @@ async function conversationNamed(subject: string) {
   );
   return row ? conversationFor(house.db, { personId: house.ines }, row.id) : null;
 }
+
+test("with a certificate a letter comes by STARTTLS (RFC 3207), and without one it is not offered", async () => {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), "jam-tls-"));
+  const [cert, key] = [path.join(folder, "cert.pem"), path.join(folder, "key.pem")];
+  execFileSync("openssl", [
+    ...["req", "-x509", "-newkey", "rsa:2048", "-nodes", "-days", "2", "-subj", "/CN=in.house.example"],
+    ...["-addext", "subjectAltName=DNS:in.house.example", "-keyout", key, "-out", cert],
+  ]);
+  const tls = ownCertificate({ NODE_ENV: "test", JAM_TLS_CERT: cert, JAM_TLS_KEY: key });
+  const settings = { port: 0, domains: ["in.house.example"], check: uncheckedSender, trustedPeers: ["127.0.0.1"] };
+  const sealed = await openSmtpDoor(house.db, { ...settings, tls }, () => NOW);
+  const send = async (port: number) => {
+    const transport = nodemailer.createTransport({
+      host: "127.0.0.1",
+      port,
+      requireTLS: true,
+      tls: { ca: fs.readFileSync(cert), servername: "in.house.example" },
+    });
+    return transport
+      .sendMail({ from: "ada@beech.example", to: "hello@in.house.example", subject: "Under seal", text: "Hello" })
+      .finally(() => transport.close());
+  };
+  try {
+    expect((await send(sealed.port)).response).toMatch(/^250 /);
+    expect(await conversationNamed("Under seal")).not.toBeNull();
+    await expect(send(door.port)).rejects.toThrow(/STARTTLS/);
+    expect(() => ownCertificate({ NODE_ENV: "test", JAM_TLS_CERT: cert })).toThrow(/belong together/);
+  } finally {
+    await sealed.close();
+    fs.rmSync(folder, { recursive: true });
+  }
+});
 
 /** Speaks SMTP by hand: what the server answers to each line. */
 async function say(...lines: readonly string[]): Promise<string> {

@@ -40,11 +40,12 @@ export class DovecotBox {
   ask(...commands: readonly string[]): string {
     const input = [...commands, "LOGOUT"].map((command, i) => `${i} ${command}\r\n`).join("");
     const user = process.getuid?.() === 0 ? "nobody" : os.userInfo().username;
-    // Dovecot wants pipes that it may make its own; the ones of this process it may not.
-    const done = spawnSync("sh", ["-c", `cat | USER=${user} HOME=${this.folder} ${IMAP} -c ${this.conf} | cat`], {
-      input,
-      maxBuffer: 256 * 1024 * 1024,
-    });
+    const commandFile = path.join(this.folder, "commands");
+    fs.writeFileSync(commandFile, input);
+    // Dovecot wants pipes that it may make its own; the ones of this process it may not. The one that it reads stays open
+    // after the last command: where it ends early, Dovecot may end before it has answered.
+    const script = `USER=${user} HOME=${this.folder} ${IMAP} -c ${this.conf} < <(cat ${commandFile}; exec sleep 60 2>/dev/null) | cat`;
+    const done = spawnSync("bash", ["-c", script], { maxBuffer: 256 * 1024 * 1024 });
     const said = done.stdout.toString();
     if (!said.includes(`${commands.length} OK`))
       throw new Error(`Dovecot did not answer: ${done.stderr.toString()} ${said.slice(0, 500)}`);

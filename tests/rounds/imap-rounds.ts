@@ -71,6 +71,7 @@ export async function imapRounds(rounds: number, port: number, seed: number): Pr
         house.db,
         () => key,
         () => Date.now(),
+        true,
       );
       await began((await kept()).length);
       await pause(random() * 60);
@@ -83,6 +84,7 @@ export async function imapRounds(rounds: number, port: number, seed: number): Pr
       house.db,
       () => key,
       () => Date.now(),
+      true,
     );
     for (let looks = 0; looks < 1_200 && (await kept()).length < letters; looks += 1) await pause(100);
     await reading.stop();

@@ -14,6 +14,8 @@ export interface PostRoomView {
     readonly subject: string;
     readonly isAutomatic: boolean;
   }[];
+  /** Addresses of ours that can be written to, and how their letters come. */
+  readonly addresses: readonly { readonly address: string; readonly says: string }[];
   readonly writers: readonly {
     readonly key: string;
     readonly name: string;

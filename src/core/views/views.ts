@@ -32,6 +32,8 @@ export interface ProjectView {
   readonly id: string;
   readonly name: string;
   readonly workstreams: readonly { readonly id: string; readonly name: string }[];
+  /** Ids of those who may see it; null where everybody may. */
+  readonly members: readonly string[] | null;
 }
 
 /** What every screen needs to know of the house it is in. */
@@ -98,6 +100,8 @@ export interface SortRow {
   readonly lastAt: number;
   readonly automatic: string | null;
   readonly isUnreadable: boolean;
+  /** False once somebody of us has read it in a mail program. */
+  readonly isUnread: boolean;
   readonly first: { readonly title: string; readonly kind: SlipKind; readonly due: DueView | null } | null;
   readonly kinds: Readonly<Record<SlipKind, number>>;
   readonly outcome: "kept" | "nothing to do" | "filed by itself" | "answered" | "joined" | null;
@@ -206,6 +210,8 @@ export interface TaskRow {
   readonly workstreamId: string | null;
   readonly kind: SlipKind | null;
   readonly writer: string | null;
+  /** A letter of its conversation did not arrive, and nobody has dealt with that yet: who did not get it, and why. */
+  readonly trouble: string | null;
   readonly finishedAt: number | null;
   readonly createdAt: number;
 }
@@ -215,6 +221,7 @@ export interface LikelyTask {
   readonly id: string;
   readonly reference: string;
   readonly title: string;
+  readonly projectId: string | null;
   readonly owner: string | null;
   readonly hasSamePeople: boolean;
   readonly isSameProject: boolean;

@@ -47,7 +47,7 @@ export async function likelyTasks(
   const samePeople = sql`exists (select 1 from letter tl where tl.conversation_id = t.conversation_id and tl.from_address in (select jsonb_array_elements_text(${people}::jsonb)))`;
   const rows = await rowsOf<Omit<LikelyTask, "reference"> & { fruit: string; number: number }>(
     db,
-    sql`select t.id, t.fruit, t.number, t.title, (select name from person where id = t.owner_id) as owner, ${samePeople} as "hasSamePeople",
+    sql`select t.id, t.fruit, t.number, t.title, t.project_id as "projectId", (select name from person where id = t.owner_id) as owner, ${samePeople} as "hasSamePeople",
         (t.project_id is not null and t.project_id = ${conversation.projectId}) as "isSameProject", t.search @@ ${words} as "hasSameWords"
       from task t where t.state in ('to begin', 'under way') and (t.conversation_id is null or t.conversation_id <> ${conversationId}) and ${maySeeTask(viewer)}
         and ${typed.trim() === "" ? sql`(${samePeople} or t.project_id = ${conversation.projectId} or t.search @@ ${words})` : sql`(t.search @@ ${words} or t.number = ${Number.isNaN(number) ? -1 : number})`}

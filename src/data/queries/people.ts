@@ -23,7 +23,8 @@ export async function personOfUser(db: Database, userId: string): Promise<(Perso
 export async function projectsFor(db: Database, viewer: Viewer): Promise<ProjectView[]> {
   return rowsOf<ProjectView>(
     db,
-    sql`select p.id, p.name, coalesce((select jsonb_agg(jsonb_build_object('id', w.id, 'name', w.name) order by w.place) from workstream w where w.project_id = p.id), '[]'::jsonb) as workstreams
+    sql`select p.id, p.name, coalesce((select jsonb_agg(jsonb_build_object('id', w.id, 'name', w.name) order by w.place) from workstream w where w.project_id = p.id), '[]'::jsonb) as workstreams,
+        case when p.is_private then (select coalesce(jsonb_agg(m.person_id), '[]'::jsonb) from project_member m where m.project_id = p.id) end as members
       from project p where ${maySeeProject(viewer)} order by p.name`,
   );
 }

@@ -29,6 +29,7 @@ interface Row {
   fromAddress: string;
   automatic: string | null;
   unreadable: string | null;
+  isUnread: boolean;
   wayIn: string;
   slips:
     | { kind: SlipKind; title: string; dueDay: string | null; dueTime: string | null; dueZone: string | null }[]
@@ -46,6 +47,7 @@ function rowOf(row: Row): SortRow {
     lastAt: millis(row.lastAt),
     automatic: row.automatic,
     isUnreadable: row.unreadable !== null,
+    isUnread: row.isUnread,
     first: first
       ? {
           title: first.title,
@@ -61,14 +63,14 @@ function rowOf(row: Row): SortRow {
   };
 }
 
-/** A place in the order: the instant as the database writes it (to the microsecond) and the id that breaks ties. */
-function readCursor(cursor: string | null): { at: string; id: string } | null {
-  const match = /^(.{10,40})~([0-9a-f-]{36})$/.exec(cursor ?? "");
-  return match ? { at: match[1]!, id: match[2]! } : null;
+/** A place in the order: unread or not, the instant as the database writes it (to the microsecond) and the id that breaks ties. */
+function readCursor(cursor: string | null): { unread: string; at: string; id: string } | null {
+  const match = /^(true|false)~(.{10,40})~([0-9a-f-]{36})$/.exec(cursor ?? "");
+  return match ? { unread: match[1]!, at: match[2]!, id: match[3]! } : null;
 }
 
 /**
- * One page of conversations: those in Sort, newest first, or those dealt with, the last dealt with first. Only the rows
+ * One page of conversations: those in Sort, unread and newest first, or those dealt with, the last dealt with first. Only the rows
  * of the page are looked into, however many there are. With `wayInId` only those that came that way.
  */
 export async function sortPage(
@@ -80,26 +82,29 @@ export async function sortPage(
   wayInId: string | null = null,
 ): Promise<SortPage> {
   const at = place === "sort" ? sql`c.last_at` : sql`c.dealt_at`;
+  const unread = place === "sort" ? sql`c.is_unread` : sql`false`;
   const from = readCursor(cursor);
-  const after = from ? sql`and (${at}, c.id) < (${from.at}::timestamptz, ${from.id}::uuid)` : sql``;
+  const after = from
+    ? sql`and (${unread}, ${at}, c.id) < (${from.unread}::boolean, ${from.at}::timestamptz, ${from.id}::uuid)`
+    : sql``;
   const rows = await rowsOf<Row & { cursor: string }>(
     db,
     sql`with page as (
-        select c.* , ${at}::text || '~' || c.id as cursor from conversation c
+        select c.* , ${unread}::text || '~' || ${at}::text || '~' || c.id as cursor from conversation c
         where c.place = ${place} ${place === "sort" ? sql`` : sql`and c.dealt_at is not null`} ${after} and ${maySeeConversation(viewer)} ${
           wayInId === null
             ? sql``
             : sql`and exists (select 1 from letter wl join arrival wa on wa.letter_id = wl.id where wl.conversation_id = c.id and wa.way_in_id = ${wayInId})`
         }
-        order by ${at} desc, c.id desc limit ${limit})
-      select c.id, c.cursor, c.subject, c.last_at as "lastAt", c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
+        order by ${unread} desc, ${at} desc, c.id desc limit ${limit})
+      select c.id, c.cursor, c.subject, c.last_at as "lastAt", c.is_unread as "isUnread", c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
         l.from_name as "fromName", l.from_address as "fromAddress", l.automatic, l.unreadable,
         (select w.name from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id order by a.at limit 1) as "wayIn",
         (select jsonb_agg(jsonb_build_object('kind', s.kind, 'title', s.title, 'dueDay', s.due_day, 'dueTime', s.due_time, 'dueZone', s.due_zone) order by sl.sent_at, s.start nulls last, s.id)
           from slip s join letter sl on sl.id = s.letter_id where s.conversation_id = c.id and s.state = ${place === "sort" ? "proposed" : "kept"}) as slips
       from page c
       join lateral (select from_name, from_address, automatic, unreadable, id from letter where conversation_id = c.id order by sent_at desc, id desc limit 1) l on true
-      order by ${at} desc, c.id desc`,
+      order by ${unread} desc, ${at} desc, c.id desc`,
   );
   return { rows: rows.map(rowOf), next: rows.length === limit ? rows.at(-1)!.cursor : null };
 }

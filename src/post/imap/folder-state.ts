@@ -27,6 +27,27 @@ export function mailboxesToRead(db: Database): Promise<MailboxRow[]> {
   );
 }
 
+/** Seconds for which a server has a mailbox to itself; it asks anew long before they are over. */
+const HELD_SECONDS = 30;
+
+/**
+ * Takes a mailbox for this server, or keeps it: of several servers on one database one reads it, and another goes on when
+ * that one has fallen silent. False while another has it.
+ */
+export async function holdMailbox(db: Database, id: string, server: string): Promise<boolean> {
+  const rows = await rowsOf(
+    db,
+    sql`update mailbox set read_by = ${server}, read_until = now() + make_interval(secs => ${HELD_SECONDS})
+      where id = ${id} and (read_by is null or read_by = ${server} or read_until < now()) returning id`,
+  );
+  return rows.length > 0;
+}
+
+/** Lets go of the mailboxes that this server has. */
+export async function letMailboxesGo(db: Database, server: string): Promise<void> {
+  await db.execute(sql`update mailbox set read_by = null, read_until = null where read_by = ${server}`);
+}
+
 export async function folderState(db: Database, mailboxId: string, folder: string): Promise<FolderState> {
   const [row] = await rowsOf<FolderState>(
     db,

@@ -1,8 +1,10 @@
 import { sql } from "drizzle-orm";
 import type { ImapFlow, SearchObject } from "imapflow";
 import { BATCH, takeIn } from "../../acts/take-in";
+import { tellScreens } from "../../acts/tell-screens";
 import { LARGEST_MESSAGE_BYTES } from "../../core/letters/mime";
 import type { Database } from "../../data/engine/database";
+import { noteUnread } from "../../data/note-unread";
 import { rowsOf } from "../../data/rows";
 import { folderState, type MailboxRow, noteRead } from "./folder-state";
 
@@ -129,9 +131,16 @@ async function lookBack(
   folder: string,
   uidValidity: string,
 ): Promise<void> {
-  const known = await rowsOf<{ letterId: string; uid: number; isSeen: boolean; isAnswered: boolean }>(
+  const known = await rowsOf<{
+    letterId: string;
+    conversationId: string;
+    uid: number;
+    isSeen: boolean;
+    isAnswered: boolean;
+  }>(
     db,
-    sql`select letter_id as "letterId", (remote->>'uid')::int as uid, (remote->>'isSeen')::boolean as "isSeen", (remote->>'isAnswered')::boolean as "isAnswered" from arrival
+    sql`select letter_id as "letterId", (select conversation_id from letter where id = letter_id) as "conversationId", (remote->>'uid')::int as uid,
+        (remote->>'isSeen')::boolean as "isSeen", (remote->>'isAnswered')::boolean as "isAnswered" from arrival
       where way_in_id = ${mailbox.wayInId} and remote->>'folder' = ${folder} and remote->>'uidValidity' = ${uidValidity} order by (remote->>'uid')::int desc limit ${MOST_LOOKED_BACK}`,
   );
   if (known.length === 0) return;
@@ -145,14 +154,18 @@ async function lookBack(
       isSeen: one.flags?.has("\\Seen") ?? false,
       isAnswered: one.flags?.has("\\Answered") ?? false,
     });
+  const changed = new Set<string>();
   for (const one of known) {
     const is = flags.get(one.uid);
     const change = is ? (is.isSeen !== one.isSeen || is.isAnswered !== one.isAnswered ? is : null) : { isGone: true };
-    if (change)
-      await db.execute(
-        sql`update arrival set remote = remote || ${JSON.stringify(change)}::jsonb where letter_id = ${one.letterId} and way_in_id = ${mailbox.wayInId}`,
-      );
+    if (!change) continue;
+    await db.execute(
+      sql`update arrival set remote = remote || ${JSON.stringify(change)}::jsonb where letter_id = ${one.letterId} and way_in_id = ${mailbox.wayInId}`,
+    );
+    changed.add(one.conversationId);
   }
+  await noteUnread(db, [...changed]);
+  if (changed.size > 0) tellScreens();
 }
 
 /** Does on the server what the mailbox's owner wants done with letters that are dealt with: nothing, mark read, or move. */

@@ -7,7 +7,10 @@ import { SMTPServer } from "smtp-server";
 import type { Letter } from "../../core/letters/letter";
 import { parseLetter } from "../../core/letters/parse-letter";
 import { quotedBelow, replyHead } from "../../core/letters/reply";
+import { DEMO_PASSWORD } from "../demo-password";
 import { OUTSIDERS, type Outsider } from "../larkmoor/people";
+import { type Box, emptyBox } from "./box";
+import { ImapBox } from "./imap-box";
 import { answersTo, type Manner } from "./manners";
 
 /** A letter of ours that the post room has taken. */
@@ -46,6 +49,9 @@ const MANNERS: Readonly<Record<string, Manner>> = {
   petra: "never",
 };
 
+/** Whose mail lies in the post room's mailbox: what is written to this address does not come through the door. */
+export const BOX_ADDRESS = "ines@larkmoor.example";
+
 const HOME_ZONE = "Europe/London";
 
 /** Milliseconds between two looks for letters whose time has come. */
@@ -67,6 +73,8 @@ interface State {
   wentOut: WentOut[];
   planned: Planned[];
   turns: Record<string, number>;
+  /** The mailbox; absent in what an older post room left behind. */
+  box?: Box;
 }
 
 /**
@@ -78,6 +86,7 @@ export class PostRoom {
   private server: SMTPServer | null = null;
   private timer: ReturnType<typeof setInterval> | null = null;
   private doorPort = 0;
+  private readonly mailbox: ImapBox;
   private isDelivering = false;
 
   constructor(
@@ -86,6 +95,8 @@ export class PostRoom {
     private readonly goAhead: (ms: number) => void,
   ) {
     if (fs.existsSync(file)) this.state = JSON.parse(fs.readFileSync(file, "utf8")) as State;
+    this.state.box ??= emptyBox(now());
+    this.mailbox = new ImapBox(this.state.box, { user: BOX_ADDRESS, password: DEMO_PASSWORD }, () => this.keep());
   }
 
   /** Opens the mail server on this machine alone, and gives back its port. */
@@ -114,6 +125,11 @@ export class PostRoom {
     return typeof address === "object" && address ? address.port : 0;
   }
 
+  /** Opens the mailbox on this machine alone, and gives back its port. */
+  openMailbox(): Promise<number> {
+    return this.mailbox.open();
+  }
+
   /** Begins to deliver answers to the door at this port. */
   deliverTo(doorPort: number): void {
     this.doorPort = doorPort;
@@ -122,6 +138,7 @@ export class PostRoom {
 
   async close(): Promise<void> {
     if (this.timer) clearInterval(this.timer);
+    await this.mailbox.close();
     await new Promise<void>((resolve) => (this.server ? this.server.close(resolve) : resolve()));
   }
 
@@ -236,11 +253,11 @@ export class PostRoom {
       .compile()
       .build();
     const transport = nodemailer.createTransport({ host: "127.0.0.1", port: this.doorPort, ignoreTLS: true });
-    const to = [...letter.to, ...letter.cc]
-      .map((one) => one.address)
-      .filter((address) => address.endsWith("@larkmoor.example"));
+    const all = [...letter.to, ...letter.cc].map((one) => one.address.toLowerCase());
+    const to = all.filter((address) => address.endsWith("@larkmoor.example") && address !== BOX_ADDRESS);
     try {
       if (to.length > 0) await transport.sendMail({ envelope: { from: letter.from.address, to }, raw });
+      if (all.includes(BOX_ADDRESS)) this.mailbox.put(raw, letter.at);
       return true;
     } catch {
       return false;

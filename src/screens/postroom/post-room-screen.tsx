@@ -42,7 +42,14 @@ function WriteAs({ view, onDo }: { view: PostRoomView; onDo: (what: object) => P
       </label>
       <label className="text-[12px] text-soft">
         To
-        <input className={field} value={to} onChange={(event) => setTo(event.target.value)} />
+        <input className={field} list="addresses-of-ours" value={to} onChange={(event) => setTo(event.target.value)} />
+        <datalist id="addresses-of-ours">
+          {view.addresses.map(({ address, says }) => (
+            <option key={address} value={address}>
+              {says}
+            </option>
+          ))}
+        </datalist>
       </label>
       <label className="text-[12px] text-soft">
         Subject

@@ -3,7 +3,9 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import type { LikelyTask } from "../../core/views/views";
+import { whoSees } from "../../core/views/who-sees";
 import { ask } from "../parts/client";
+import { useHouse } from "../parts/house";
 
 /** Why a task is offered: "same words, people and project". */
 function why(task: LikelyTask): string {
@@ -24,6 +26,7 @@ export function JoinTask(props: {
 }) {
   const [typed, setTyped] = useState("");
   const [at, setAt] = useState(0);
+  const house = useHouse();
   const field = useRef<HTMLInputElement>(null);
   useEffect(() => field.current?.focus(), []);
   const { data: tasks } = useQuery({
@@ -87,7 +90,9 @@ export function JoinTask(props: {
         )}
       </div>
       <p className="mt-1 px-2 text-[12px] text-soft">
-        Everybody who may see the task will see these letters. Undo takes it back.
+        {shown[at]
+          ? `On ${shown[at].reference} these letters are seen by ${whoSees([shown[at].projectId], [], house)}. Undo takes it back.`
+          : "Whoever may see the task sees the letters."}
       </p>
     </section>
   );

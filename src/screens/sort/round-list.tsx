@@ -182,6 +182,7 @@ function Row({
 }) {
   const asks = kindsInWords(row);
   const first = row.first;
+  const isRead = place === "sort" && !row.isUnread;
   const headline = first
     ? first.title
     : row.isUnreadable
@@ -201,13 +202,18 @@ function Row({
       aria-current={isHere ? "true" : undefined}
       onClick={() => onPick(row.id)}
     >
-      <span className={`block truncate text-[14px] font-bold leading-[18px] ${first ? "" : "text-soft"}`}>
+      <span
+        className={`block truncate text-[14px] leading-[18px] ${isRead ? "font-medium" : "font-bold"} ${first ? "" : "text-soft"}`}
+      >
         {headline}
         {due}
       </span>
       <span className="flex justify-between gap-2 text-[13px] leading-[18px]">
         <span className="truncate">{row.from}</span>
-        <span className="whitespace-nowrap text-[12px] text-soft">{when}</span>
+        <span className="whitespace-nowrap text-[12px] text-soft">
+          {isRead ? "read · " : ""}
+          {when}
+        </span>
       </span>
       <span
         className={`mt-px block truncate text-[12px] leading-[18px] ${asks && place === "sort" ? "font-bold text-act" : "text-soft"}`}

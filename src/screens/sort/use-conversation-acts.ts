@@ -4,6 +4,7 @@ import { useQueryClient } from "@tanstack/react-query";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { readLine } from "../../core/tasks/read-line";
 import type { ConversationView, SlipView } from "../../core/views/views";
+import { whoSees } from "../../core/views/who-sees";
 import { useHouse, useToday } from "../parts/house";
 import { useActs } from "../parts/use-acts";
 import { columnsSeen, withChange } from "../words/field-change";
@@ -56,7 +57,11 @@ export function useConversationActs(
         says: (done) => {
           const words = keptWords(done.made);
           return words && conversation.isPersonal
-            ? `${words} These letters came to you alone; whoever may see the task sees them now.`
+            ? `${words} These letters came to you alone; now they are seen by ${whoSees(
+                slips.map((slip) => slip.projectId ?? conversation.projectId),
+                slips.map((slip) => slip.owner?.id ?? null),
+                house,
+              )}.`
             : words;
         },
       },
@@ -152,7 +157,7 @@ export function useConversationActs(
         show: () => changeOnScreen(queries, id, (old) => ({ ...old, projectId })),
         says: () =>
           conversation.isPersonal && projectId
-            ? "These letters came to you alone; whoever may see the project sees them now."
+            ? `These letters came to you alone; now they are seen by ${whoSees([projectId], [], house)}.`
             : null,
       },
     );

@@ -96,7 +96,9 @@ export const TaskRowView = memo(function TaskRowView({
             {task.title}
           </button>
           <span className="block truncate text-[12px] leading-[15px] text-soft">
-            <b className="font-semibold text-ink">{task.reference}</b> · {note}
+            <b className="font-semibold text-ink">{task.reference}</b> ·{" "}
+            {task.trouble && <b className="font-semibold text-late">{task.trouble} · </b>}
+            {note}
           </span>
           <span className={`mt-1 hidden items-center gap-1.5 text-[13px] font-semibold max-sm:flex ${stateColour}`}>
             {who && <PersonLabel initials={who.initials} name={who.name} isTeam={!task.theirs} size="small" />}

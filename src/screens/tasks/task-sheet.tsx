@@ -144,6 +144,14 @@ function FromLetter({ sheet }: { sheet: TaskSheet }) {
           open the letter
         </Link>
       </p>
+      {sheet.task.trouble && sheet.conversationId && (
+        <p className="mt-2 rounded-[13px] border border-late px-3 py-2 text-[13px]">
+          <b className="text-late">Trouble: {sheet.task.trouble}.</b>{" "}
+          <Link className="word" href={`/sort/${sheet.conversationId}`}>
+            Deal with it in Sort
+          </Link>
+        </p>
+      )}
       {sheet.laterLetters.map((letter) => (
         <Link
           key={letter.id}

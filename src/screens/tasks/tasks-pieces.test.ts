@@ -27,7 +27,7 @@ const mole = {
 };
 const house = {
   team: [rosa, piet],
-  projects: [{ id: "keel", name: "New keel", workstreams: [] }],
+  projects: [{ id: "keel", name: "New keel", workstreams: [], members: null }],
 } as unknown as HouseView;
 
 function task(values: Partial<TaskRow> & { day?: string | null }): TaskRow {
@@ -48,6 +48,7 @@ function task(values: Partial<TaskRow> & { day?: string | null }): TaskRow {
     workstreamId: null,
     kind: "ask",
     writer: null,
+    trouble: null,
     finishedAt: null,
     createdAt: 0,
     ...rest,

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import type { PostRoomView } from "@/core/views/post-room-view";
 import { now } from "@/data/clock";
-import { postRoom, WRITERS } from "@/postroom/room/room";
+import { BOX_ADDRESS, postRoom, WRITERS } from "@/postroom/room/room";
 import { isForeign, sayNo } from "../../_server/reply";
 
 export const dynamic = "force-dynamic";
@@ -27,6 +27,10 @@ function view(room: NonNullable<ReturnType<typeof postRoom>>): PostRoomView {
     now: now(),
     wentOut: room.wentOut,
     planned: room.planned.map(({ at, from, subject, isAutomatic }) => ({ at, from: from.name, subject, isAutomatic })),
+    addresses: [
+      { address: "hello@larkmoor.example", says: "comes by SMTP, to everybody" },
+      { address: BOX_ADDRESS, says: "lies in Ines’s own mailbox, read by IMAP" },
+    ],
     writers: WRITERS.map(({ key, name, firm, manner }) => ({ key, name, firm, manner })),
   };
 }
