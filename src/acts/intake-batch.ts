@@ -1,4 +1,5 @@
 import { eq, sql } from "drizzle-orm";
+import { searchVector } from "../core/finding/words";
 import { baseSubject } from "../core/letters/base-subject";
 import { mayContinue } from "../core/letters/conversations";
 import { failureTitle } from "../core/letters/failure-words";
@@ -9,6 +10,7 @@ import { guessProject } from "../core/sorting/guess-project";
 import type { Day } from "../core/time/day";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
+import { insertRows } from "../data/insert-rows";
 import { noteUnread } from "../data/note-unread";
 import { rowsOf } from "../data/rows";
 import { arrival, conversation, letter, slip, task, thread } from "../data/schema";
@@ -216,6 +218,10 @@ export class IntakeBatch {
       bounce: l?.bounce ?? null,
       sealed: l?.sealed ?? null,
       unreadable: one.why,
+      search: searchVector(
+        [l?.subject, l?.from?.name, l?.from?.address, ...(l?.files ?? []).map((file) => file.name)].join(" "),
+        l?.text ?? "",
+      ),
     });
     this.rows.raws.push({ id: letterId, b: Buffer.from(one.raw).toString("base64") });
     this.arrive(letterId, one);
@@ -291,27 +297,33 @@ export class IntakeBatch {
     const made = touched.filter((joined) => joined.isNew);
     const at = new Date(this.now);
     if (made.length > 0) {
-      await this.tx.insert(conversation).values(
+      await insertRows(
+        this.tx,
+        conversation,
         made.map((joined) => ({
           id: joined.id,
           subject: joined.subject,
           projectId: joined.projectId,
           place: this.isOurs ? ("dealt with" as const) : ("sort" as const),
-          ...(this.isOurs ? { outcome: "answered" as const, dealtAt: at } : {}),
+          outcome: this.isOurs ? ("answered" as const) : null,
+          dealtAt: this.isOurs ? at : null,
           lastAt: new Date(joined.lastAt),
           cameAt: at,
         })),
       );
     }
-    if (letters.length > 0) await this.tx.insert(letter).values(letters);
-    for (const joined of touched) {
-      if (joined.isNew || !letters.some((one) => one.conversationId === joined.id)) continue;
-      const back =
-        joined.brings && joined.place === "dealt with"
-          ? sql`, place = 'sort', outcome = null, dealt_at = null, dealt_by = null, came_at = ${at}`
-          : sql``;
+    await insertRows(this.tx, letter, letters);
+    const written = new Set(letters.map((one) => one.conversationId));
+    const continued = touched.filter((joined) => !joined.isNew && written.has(joined.id));
+    if (continued.length > 0) {
+      const rows = continued.map(({ id, lastAt, brings }) => ({ id, last_at: new Date(lastAt), brings }));
       await this.tx.execute(
-        sql`update conversation set last_at = greatest(last_at, ${new Date(joined.lastAt)}), is_unread = true ${back} where id = ${joined.id}`,
+        sql`update conversation c set last_at = greatest(c.last_at, r.last_at), is_unread = true
+          from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as r(id uuid, last_at timestamptz, brings boolean) where c.id = r.id`,
+      );
+      await this.tx.execute(
+        sql`update conversation c set place = 'sort', outcome = null, dealt_at = null, dealt_by = null, came_at = ${at}
+          from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as r(id uuid, brings boolean) where c.id = r.id and r.brings and c.place = 'dealt with'`,
       );
     }
     // One JSON parameter: PGlite takes batches of bytea parameters at a third of this speed.
@@ -323,15 +335,13 @@ export class IntakeBatch {
       await this.tx.execute(
         sql`insert into letter_copy (sha256, letter_id, bytes) select r.sha256, r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(copies)}::jsonb) as r(id uuid, sha256 text, b text) on conflict do nothing`,
       );
-    if (arrivals.size > 0)
-      await this.tx
-        .insert(arrival)
-        .values([...arrivals.values()])
-        // Read again after the server counted its letters anew: where it lies now is what counts.
-        .onConflictDoUpdate({
-          target: [arrival.letterId, arrival.wayInId],
-          set: { remote: sql`coalesce(excluded.remote, arrival.remote)` },
-        });
+    // Read again after the server counted its letters anew: where it lies now is what counts.
+    await insertRows(
+      this.tx,
+      arrival,
+      [...arrivals.values()],
+      sql`on conflict (letter_id, way_in_id) do update set remote = coalesce(excluded.remote, arrival.remote)`,
+    );
     for (const { from, to } of this.merges) {
       for (const table of [letter, slip, task, thread, outgoing])
         await this.tx.update(table).set({ conversationId: to }).where(eq(table.conversationId, from));
@@ -344,8 +354,8 @@ export class IntakeBatch {
       await this.tx.execute(
         sql`update correspondent set away_until = ${until}, away_letter_id = ${letterId} where address = ${address}`,
       );
-    if (threads.length > 0) await this.tx.insert(thread).values(threads).onConflictDoNothing();
-    if (slips.length > 0) await this.tx.insert(slip).values(slips);
+    await insertRows(this.tx, thread, threads, sql`on conflict do nothing`);
+    await insertRows(this.tx, slip, slips);
     const isFromMailbox = [...arrivals.values()].some((one) => one.remote);
     await noteUnread(this.tx, isFromMailbox ? touched.map((joined) => joined.id) : []);
   }

@@ -40,7 +40,11 @@ async function hereAlready(db: Database, hashes: readonly string[]): Promise<Set
 }
 
 /** Names by which people outside are known here, by address. */
-async function knownNames(db: Database, letters: readonly Letter[]): Promise<Map<string, string>> {
+export async function knownNames(
+  db: Database,
+  parsed: readonly (ParsedMessage | RefusedMessage)[],
+): Promise<Map<string, string>> {
+  const letters = parsed.flatMap((one) => ("letter" in one && one.letter ? [one.letter] : []));
   const addresses = new Set(letters.flatMap((letter) => participantsOf(letter).map((who) => who.address)));
   if (addresses.size === 0) return new Map();
   const rows = await rowsOf<{ address: string; name: string }>(
@@ -82,17 +86,16 @@ function found(letter: Letter, house: IntakeHouse, names: ReadonlyMap<string, st
   }
 }
 
-/**
- * Parses and reads raw messages before anything is written. What is here already is neither parsed nor read again; what
- * is empty or too large is refused.
- */
-export async function readIncoming(
-  db: Database,
-  messages: readonly Incoming[],
-  house: IntakeHouse,
-  now: number,
-  isOurs: boolean,
-): Promise<(ParsedMessage | RefusedMessage)[]> {
+/** A raw message with the sum of its bytes, and whether these are here already. */
+interface LookedUp {
+  readonly raw: Uint8Array;
+  readonly remote: RemotePlace | null;
+  readonly sha256: string;
+  readonly isHere: boolean;
+}
+
+/** Looks up which messages are here already: those are neither parsed nor read again. */
+export async function lookUp(db: Database, messages: readonly Incoming[]): Promise<LookedUp[]> {
   const hashed = messages.map(({ raw, remote = null }) => ({
     raw,
     remote,
@@ -102,32 +105,36 @@ export async function readIncoming(
     db,
     hashed.map((one) => one.sha256),
   );
+  return hashed.map((one) => ({ ...one, isHere: here.has(one.sha256) }));
+}
+
+/** Parses messages; what is empty or too large is refused. Asks no database, so that it can go on while one is busy. */
+export async function parseIncoming(messages: readonly LookedUp[]): Promise<(ParsedMessage | RefusedMessage)[]> {
   const parsed: (ParsedMessage | RefusedMessage)[] = [];
-  for (const { raw, remote, sha256 } of hashed) {
+  for (const { raw, remote, sha256, isHere } of messages) {
+    const unread = { raw, remote, sha256, letter: null, why: null, found: [], awayUntil: null };
     if (raw.length > LARGEST_MESSAGE_BYTES) {
       const size = Math.round(raw.length / 1_048_576);
       parsed.push({ refused: `It has ${size} MB; 50 MB are the most for one letter. The file stays where it is.` });
     } else if (raw.length === 0) parsed.push({ refused: "It is empty; there is nothing to keep." });
-    else if (here.has(sha256))
-      parsed.push({ raw, remote, sha256, letter: null, why: null, found: [], awayUntil: null });
+    else if (isHere) parsed.push(unread);
     else {
       const result = await parseLetter(raw);
-      parsed.push({
-        raw,
-        remote,
-        sha256,
-        letter: result.ok ? result.letter : null,
-        why: result.ok ? null : result.why,
-        found: [],
-        awayUntil: null,
-      });
+      parsed.push(result.ok ? { ...unread, letter: result.letter } : { ...unread, why: result.why });
       await breathe();
     }
   }
-  const names = await knownNames(
-    db,
-    parsed.flatMap((one) => ("letter" in one && one.letter ? [one.letter] : [])),
-  );
+  return parsed;
+}
+
+/** Reads parsed letters for what they ask, before anything is written. Nothing is proposed of letters of our own. */
+export async function readParsed(
+  parsed: readonly (ParsedMessage | RefusedMessage)[],
+  house: IntakeHouse,
+  names: ReadonlyMap<string, string>,
+  now: number,
+  isOurs: boolean,
+): Promise<(ParsedMessage | RefusedMessage)[]> {
   const read: (ParsedMessage | RefusedMessage)[] = [];
   for (const one of parsed) {
     if ("letter" in one && one.letter) {

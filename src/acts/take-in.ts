@@ -1,36 +1,101 @@
 import { sql } from "drizzle-orm";
 import type { Database } from "../data/engine/database";
 import { IntakeBatch, type TakenIn, type Way } from "./intake-batch";
-import { intakeHouse } from "./intake-house";
-import { type Incoming, readIncoming } from "./read-incoming";
+import { type IntakeHouse, intakeHouse } from "./intake-house";
+import { type Incoming, knownNames, lookUp, parseIncoming, readParsed } from "./read-incoming";
 import { tellScreens } from "./tell-screens";
 
 /** Letters written in one transaction: enough to be quick, few enough that nobody waits long behind it. */
 export const BATCH = 40;
 
+/** How messages come in. */
+interface Coming {
+  /** The way in by its id, or the several ways that these messages came at once. */
+  readonly way: string | readonly Way[];
+  /** The instant of arrival, milliseconds since 1970 UTC. */
+  readonly now: () => number;
+  /** Whether they were written here: then nothing is proposed, and nothing comes into Sort. */
+  readonly isOurs?: boolean;
+}
+
+type Parsed = Awaited<ReturnType<typeof parseIncoming>>;
+
+async function write(
+  db: Database,
+  read: Parsed,
+  house: IntakeHouse,
+  { way, now, isOurs = false }: Coming,
+): Promise<TakenIn[]> {
+  const ways = typeof way === "string" ? [{ wayInId: way, envelope: null }] : way;
+  const taken = await db.transaction(async (tx) => {
+    // One intake after the other: two that bring the same letter must see each other.
+    await tx.execute(sql`update intake set count = count + ${read.length} where id = 1`);
+    return new IntakeBatch(tx, house, ways, now(), isOurs).take(read);
+  });
+  tellScreens();
+  return taken;
+}
+
 /**
  * Takes raw messages in, at most `BATCH` at once: keeps the bytes, joins each to its conversation, reads it and proposes
  * slips; all that is written is written in one transaction. The same bytes are one letter, however often they come. What
  * cannot be read is kept raw.
- * @param way the way in by its id, or the several ways that these messages came at once
- * @param isOurs whether they were written here: then nothing is proposed, and nothing comes into Sort
- * @param now the instant of arrival, milliseconds since 1970 UTC
  */
 export async function takeIn(
   db: Database,
   messages: readonly Incoming[],
-  way: string | readonly Way[],
+  way: Coming["way"],
   now: number,
-  { isOurs = false }: { readonly isOurs?: boolean } = {},
+  { isOurs = false }: Pick<Coming, "isOurs"> = {},
 ): Promise<TakenIn[]> {
-  const ways = typeof way === "string" ? [{ wayInId: way, envelope: null }] : way;
   const house = await intakeHouse(db);
-  const parsed = await readIncoming(db, messages, house, now, isOurs);
-  const taken = await db.transaction(async (tx) => {
-    // One intake after the other: two that bring the same letter must see each other.
-    await tx.execute(sql`update intake set count = count + ${messages.length} where id = 1`);
-    return new IntakeBatch(tx, house, ways, now, isOurs).take(parsed);
-  });
-  tellScreens();
-  return taken;
+  const parsed = await parseIncoming(await lookUp(db, messages));
+  const read = await readParsed(parsed, house, await knownNames(db, parsed), now, isOurs);
+  return write(db, read, house, { way, now: () => now, isOurs });
+}
+
+/** A batch on its way, with what is known of its messages so far. */
+interface Stage<M> {
+  readonly batch: readonly M[];
+  readonly messages: Parsed;
+}
+
+/**
+ * Takes batch after batch in, as `takeIn` does. While the database writes one, the next is read for what it asks and the one
+ * after it is parsed; the database is asked only between two writings, which would hold it up. Gives each batch back with
+ * what became of it once it is committed; whoever stops asking has every batch that was given back, and no other.
+ */
+export async function* takeInAll<M extends Incoming>(
+  db: Database,
+  batches: AsyncIterable<readonly M[]> | Iterable<readonly M[]>,
+  coming: Coming,
+): AsyncGenerator<{ batch: readonly M[]; taken: TakenIn[] }> {
+  const isOurs = coming.isOurs ?? false;
+  const house = await intakeHouse(db);
+  let read: Stage<M> | null = null;
+  let parsed: Stage<M> | null = null;
+  const iterator = Symbol.asyncIterator in batches ? batches[Symbol.asyncIterator]() : batches[Symbol.iterator]();
+  try {
+    for (let isOver = false; !isOver || parsed || read; ) {
+      const next: IteratorResult<readonly M[], unknown> | null = isOver ? null : await iterator.next();
+      isOver ||= next?.done ?? false;
+      const batch = next && !next.done ? next.value : null;
+      const found = batch && (await lookUp(db, batch));
+      const names = parsed && (await knownNames(db, parsed.messages));
+      const writing = read && write(db, read.messages, house, coming);
+      // A fault of the writing is thrown below; until then nobody listens.
+      writing?.catch(() => {});
+      const nowRead: Stage<M> | null = parsed &&
+        names && {
+          batch: parsed.batch,
+          messages: await readParsed(parsed.messages, house, names, coming.now(), isOurs),
+        };
+      parsed = batch && found && { batch, messages: await parseIncoming(found) };
+      const done = read && writing && { batch: read.batch, taken: await writing };
+      read = nowRead;
+      if (done) yield done;
+    }
+  } finally {
+    await iterator.return?.();
+  }
 }

@@ -190,7 +190,8 @@ export const letter = pgTable(
     sealed: text("sealed").$type<"signed" | "encrypted">(),
     /** Why it could not be read, in words; such a letter is shown raw. */
     unreadable: text("unreadable"),
-    search: searchWords("search"),
+    /** What it is found by, made by `searchVector`. */
+    search: searchWords("search").notNull(),
   },
   (t) => [
     index("letter_conversation").on(t.conversationId, t.sentAt),

@@ -1,5 +1,5 @@
 import type { TakenIn } from "../acts/intake-batch";
-import { BATCH, takeIn } from "../acts/take-in";
+import { BATCH, takeInAll } from "../acts/take-in";
 import type { Database } from "../data/engine/database";
 import type { FoundMessage } from "./mail-files";
 
@@ -14,6 +14,35 @@ export interface ImportReport {
 /** Bytes of raw messages that are held for one batch at the most. */
 const MOST_BATCH_BYTES = 16 * 1_048_576;
 
+interface Named {
+  readonly source: string;
+  readonly raw: Uint8Array;
+}
+
+/** Messages of a stream in batches; what cannot be read at all goes to `onFault`. */
+async function* inBatches(
+  messages: AsyncIterable<FoundMessage>,
+  onFault: (message: FoundMessage) => void,
+): AsyncGenerator<Named[]> {
+  let batch: Named[] = [];
+  let bytes = 0;
+  for await (const message of messages) {
+    const { source, raw } = message;
+    if (raw === null) {
+      onFault(message);
+      continue;
+    }
+    batch.push({ source, raw });
+    bytes += raw.length;
+    if (batch.length >= BATCH || bytes >= MOST_BATCH_BYTES) {
+      yield batch;
+      batch = [];
+      bytes = 0;
+    }
+  }
+  if (batch.length > 0) yield batch;
+}
+
 /** Takes in every message of a stream, batch by batch, and reports after each; stops at the batch's end when cut off. */
 export async function* importMail(
   db: Database,
@@ -22,43 +51,17 @@ export async function* importMail(
   now: () => number,
 ): AsyncGenerator<ImportReport> {
   let report: ImportReport = { fresh: 0, here: 0, notReadable: [], bytes: 0 };
-  let batch: { source: string; raw: Uint8Array }[] = [];
-  let bytes = 0;
-  const flush = async () => {
-    const taken = await takeIn(
-      db,
-      batch.map(({ raw }) => ({ raw })),
-      wayInId,
-      now(),
-    );
+  const batches = inBatches(messages, ({ source, why }) => {
+    report = { ...report, notReadable: [...report.notReadable, { source, why: why ?? "", isKept: false }] };
+  });
+  for await (const { batch, taken } of takeInAll(db, batches, { way: wayInId, now })) {
     report = added(report, taken, batch);
-    batch = [];
-    bytes = 0;
-  };
-  for await (const message of messages) {
-    if (message.raw === null) {
-      report = {
-        ...report,
-        notReadable: [...report.notReadable, { source: message.source, why: message.why ?? "", isKept: false }],
-      };
-      continue;
-    }
-    batch.push({ source: message.source, raw: message.raw });
-    bytes += message.raw.length;
-    if (batch.length >= BATCH || bytes >= MOST_BATCH_BYTES) {
-      await flush();
-      yield report;
-    }
+    yield report;
   }
-  if (batch.length > 0) await flush();
   yield report;
 }
 
-function added(
-  report: ImportReport,
-  taken: readonly TakenIn[],
-  batch: readonly { source: string; raw: Uint8Array }[],
-): ImportReport {
+function added(report: ImportReport, taken: readonly TakenIn[], batch: readonly Named[]): ImportReport {
   const faults = taken.flatMap((one, i) =>
     one.outcome === "not readable" || one.outcome === "refused"
       ? [{ source: batch[i]!.source, why: one.why, isKept: one.outcome === "not readable" }]

@@ -24,13 +24,25 @@ export function namesOf(person: Person): string[] {
     .map((name) => name.toLowerCase());
 }
 
+/** The names of a person, made once for each, since every clause of a letter is held against them. */
+const namesKnown = new WeakMap<Person, readonly string[]>();
+
+function knownNamesOf(person: Person): readonly string[] {
+  const names = namesKnown.get(person) ?? namesOf(person);
+  namesKnown.set(person, names);
+  return names;
+}
+
 /** Everybody named in a text, in the order of the text. A first name that two people share names neither. */
 export function namedIn(text: string, people: readonly Person[]): { person: Person; at: number; end: number }[] {
   const lower = text.toLowerCase();
   const found: { person: Person; at: number; end: number }[] = [];
   for (const person of people) {
-    for (const name of namesOf(person)) {
-      const at = new RegExp(`(?<![\\p{L}@.-])${asPattern(name)}(?![\\p{L}@-])`, "u").exec(lower)?.index ?? -1;
+    for (const name of knownNamesOf(person)) {
+      // Most names are in no clause: only one that is there is looked at as a whole word.
+      const at = lower.includes(name)
+        ? (new RegExp(`(?<![\\p{L}@.-])${asPattern(name)}(?![\\p{L}@-])`, "u").exec(lower)?.index ?? -1)
+        : -1;
       if (at === -1 || found.some((other) => other.person.id === person.id && other.at === at)) continue;
       found.push({ person, at, end: at + name.length });
     }

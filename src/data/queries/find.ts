@@ -1,4 +1,5 @@
 import { sql } from "drizzle-orm";
+import { searchQuery } from "../../core/finding/words";
 import { readReference } from "../../core/tasks/reference";
 import type { FoundView } from "../../core/views/views";
 import type { Database } from "../engine/database";
@@ -8,19 +9,10 @@ import { type InstantText, millis, rowsOf } from "../rows";
 /** Finds of each kind at the most. */
 const MOST_FOUND = 8;
 
-/** The words of a search as beginnings of words: "cedar pri" finds "Price for cedar". Signs are left out. */
-function beginnings(text: string): string | null {
-  const words =
-    text
-      .toLowerCase()
-      .match(/[\p{L}\p{N}]+/gu)
-      ?.slice(0, 8) ?? [];
-  return words.length > 0 ? words.map((word) => `${word}:*`).join(" & ") : null;
-}
-
-/** Letters, tasks and people by the beginnings of words, accents folded; only what the viewer may see. */
+/** Letters (those named by the words before those that only hold them), tasks and people by the beginnings of words, accents folded; only what the viewer may see. */
 export async function find(db: Database, viewer: Viewer, text: string): Promise<FoundView> {
-  const query = beginnings(text.slice(0, 200));
+  const asked = text.slice(0, 200);
+  const query = searchQuery(asked);
   if (!query) return { letters: [], tasks: [], people: [] };
   const words = sql`to_tsquery('simple', unaccent(${query}))`;
   const number = readReference(text);
@@ -28,8 +20,8 @@ export async function find(db: Database, viewer: Viewer, text: string): Promise<
     db,
     sql`select l.id, l.subject, coalesce(nullif(l.from_name, ''), l.from_address) as "from", l.sent_at as "sentAt",
       case when c.place = 'sort' then 'in Sort' else coalesce(c.outcome, 'dealt with') end as place
-      from (select * from letter x where x.search @@ ${words} order by x.sent_at desc limit 400) l join conversation c on c.id = l.conversation_id
-      where ${maySeeConversation(viewer)} order by ts_rank(l.search, ${words}) > 0.5 desc, l.sent_at desc limit ${MOST_FOUND}`,
+      from (select * from letter x where x.search @@ ${query}::tsquery order by x.sent_at desc limit 400) l join conversation c on c.id = l.conversation_id
+      where ${maySeeConversation(viewer)} order by (l.search @@ ${searchQuery(asked, true)}::tsquery) desc, l.sent_at desc limit ${MOST_FOUND}`,
   );
   const tasks = await rowsOf<FoundView["tasks"][number] & { fruit: string; number: number }>(
     db,

@@ -83,6 +83,7 @@ export async function sortPage(
 ): Promise<SortPage> {
   const at = place === "sort" ? sql`c.last_at` : sql`c.dealt_at`;
   const unread = place === "sort" ? sql`c.is_unread` : sql`false`;
+  const order = place === "sort" ? sql`${unread} desc, ${at} desc, c.id desc` : sql`${at} desc, c.id desc`;
   const from = readCursor(cursor);
   const after = from
     ? sql`and (${unread}, ${at}, c.id) < (${from.unread}::boolean, ${from.at}::timestamptz, ${from.id}::uuid)`
@@ -96,7 +97,7 @@ export async function sortPage(
             ? sql``
             : sql`and exists (select 1 from letter wl join arrival wa on wa.letter_id = wl.id where wl.conversation_id = c.id and wa.way_in_id = ${wayInId})`
         }
-        order by ${unread} desc, ${at} desc, c.id desc limit ${limit})
+        order by ${order} limit ${limit})
       select c.id, c.cursor, c.subject, c.last_at as "lastAt", c.is_unread as "isUnread", c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
         l.from_name as "fromName", l.from_address as "fromAddress", l.automatic, l.unreadable,
         (select w.name from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id order by a.at limit 1) as "wayIn",
@@ -104,7 +105,7 @@ export async function sortPage(
           from slip s join letter sl on sl.id = s.letter_id where s.conversation_id = c.id and s.state = ${place === "sort" ? "proposed" : "kept"}) as slips
       from page c
       join lateral (select from_name, from_address, automatic, unreadable, id from letter where conversation_id = c.id order by sent_at desc, id desc limit 1) l on true
-      order by ${unread} desc, ${at} desc, c.id desc`,
+      order by ${order}`,
   );
   return { rows: rows.map(rowOf), next: rows.length === limit ? rows.at(-1)!.cursor : null };
 }
