@@ -43,14 +43,14 @@ function WriteAs({ view, onDo }: { view: PostRoomView; onDo: (what: object) => P
       <label className="text-[12px] text-soft">
         To
         <input className={field} list="addresses-of-ours" value={to} onChange={(event) => setTo(event.target.value)} />
-        <datalist id="addresses-of-ours">
-          {view.addresses.map(({ address, says }) => (
-            <option key={address} value={address}>
-              {says}
-            </option>
-          ))}
-        </datalist>
       </label>
+      <datalist id="addresses-of-ours">
+        {view.addresses.map(({ address, says }) => (
+          <option key={address} value={address}>
+            {says}
+          </option>
+        ))}
+      </datalist>
       <label className="text-[12px] text-soft">
         Subject
         <input className={field} value={subject} onChange={(event) => setSubject(event.target.value)} />
