@@ -1,6 +1,7 @@
 import { once } from "node:events";
 import fs from "node:fs";
 import type { Correspondent, Letter } from "../core/letters/letter";
+import { newText } from "../core/letters/new-text";
 import { type ParsedLetter, parseLetter } from "../core/letters/parse-letter";
 import { type FoundMessage, messagesUnder } from "../post/mail-files";
 import { readWords } from "./options";
@@ -14,14 +15,6 @@ function isoWithOffset(at: number, offset: string): string {
 }
 
 const plain = ({ name, address }: Correspondent) => ({ name, address });
-
-function partsOf(letter: Letter, kind: "new"): string {
-  return letter.parts
-    .filter((part) => part.kind === kind)
-    .map((part) => letter.text.slice(part.start, part.end))
-    .join("")
-    .trim();
-}
 
 function filesOf(letter: Letter, isInner: boolean) {
   return letter.files
@@ -39,7 +32,7 @@ function described(letter: Letter) {
     date: letter.sentAt === null ? null : isoWithOffset(letter.sentAt, letter.offset),
     subject: letter.subject,
     text: letter.text,
-    newText: partsOf(letter, "new"),
+    newText: newText(letter),
     attachments: filesOf(letter, false),
     automatic: letter.automatic,
     forwarded: passedOn && {

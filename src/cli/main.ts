@@ -11,6 +11,12 @@ const HELP = `jam: mail into shared tasks
   jam letters --json            list the letters that are kept, one JSON object a line
   jam mail --json PATH…         what is understood of letters in files, one JSON object a message; nothing is brought in
   jam threads --json PATH…      the conversations of letters in files, one JSON object a conversation
+  jam read --json [--people FILE] PATH…
+                                what letters in files ask for, one JSON object a letter
+  jam follow --json [--people FILE] FOLDER…
+                                what each letter of a conversation opens and changes, one JSON object a letter
+  jam when --json --from INSTANT PHRASE…
+                                the day that words mean, one JSON object a phrase
   jam person ADDRESS NAME [--work WHAT]
                                 add a member; the password is asked for on standard input (empty: no sign-in)
 `;
@@ -30,6 +36,12 @@ async function run(words: readonly string[]): Promise<number> {
       return (await import("./mail")).mailCommand(rest);
     case "threads":
       return (await import("./threads")).threadsCommand(rest);
+    case "read":
+      return (await import("./read")).readCommand(rest);
+    case "follow":
+      return (await import("./follow")).followCommand(rest);
+    case "when":
+      return (await import("./when")).whenCommand(rest);
     case "person":
       return (await import("./person")).personCommand(rest);
     case undefined:

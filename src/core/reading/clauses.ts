@@ -137,8 +137,14 @@ const SALUTATION =
 /** Clauses beyond this many in one letter are left unread: nobody asks for more in a letter. */
 const MOST_CLAUSES = 600;
 
-/** Cuts the new parts of a letter into clauses, in the order of the text; greeting and farewell are left out. */
-export function clausesIn(text: string, parts: readonly TextPart[]): Clause[] {
+/** Characters of the shortest clause that can ask for anything. */
+const SHORTEST_CLAUSE = 3;
+
+/**
+ * Cuts the new parts of a letter into clauses, in the order of the text; greeting and farewell are left out.
+ * @param shortest characters that a clause must have; an answer may be as short as "ok"
+ */
+export function clausesIn(text: string, parts: readonly TextPart[], shortest = SHORTEST_CLAUSE): Clause[] {
   const clauses: Clause[] = [];
   let block = 0;
   for (const part of parts) {
@@ -149,7 +155,7 @@ export function clausesIn(text: string, parts: readonly TextPart[]): Clause[] {
       if (!piece.isListItem) listLead = null;
       for (const sentence of sentencesOf(text, piece)) {
         const flat = text.slice(sentence.start, sentence.end).replace(/\s+/g, " ").trim();
-        if (flat.length < 3 || SALUTATION.test(flat)) continue;
+        if (flat.length < shortest || SALUTATION.test(flat)) continue;
         if (!piece.isListItem && flat.endsWith(":")) {
           listLead = flat;
           continue;
@@ -157,7 +163,7 @@ export function clausesIn(text: string, parts: readonly TextPart[]): Clause[] {
         for (const clause of clausesOf(text, sentence)) {
           const { start, end } = trimmed(text, clause);
           const words = text.slice(start, end).replace(/\s+/g, " ");
-          if (words.length < 3) continue;
+          if (words.length < shortest) continue;
           clauses.push({
             start,
             end,

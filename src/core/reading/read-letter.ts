@@ -175,6 +175,7 @@ export function readLetter(
       due,
       priority: said === "normal" && isUrgentLetter && found.kind === "ask" ? "high" : said,
       reason: found.reason,
+      confidence: 0.8,
     });
   }
   return slips;

@@ -42,4 +42,6 @@ export interface FoundSlip {
   readonly priority: Priority;
   /** The rule that found it, in words: "because: …". */
   readonly reason: string;
+  /** How sure the reader is, from 0 to 1: the share of like passages that people have kept as they were read. */
+  readonly confidence: number;
 }

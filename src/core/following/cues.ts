@@ -1,0 +1,75 @@
+import type { ChangeKind } from "./item";
+
+/** Words by which somebody says what has become of a thing. Each is said by the side that owes it, or by the one that wants it. */
+export interface Cue {
+  readonly change: ChangeKind;
+  readonly pattern: RegExp;
+  readonly name: string;
+}
+
+const DONE_VERB =
+  "sent|send off|posted|mailed|emailed|delivered|dispatched|despatched|shipped|booked|ordered|paid|printed|finished|completed|signed|checked|tested|fixed|repaired|mended|replaced|cleaned|called|rung|rang|phoned|written|made|done|packed|loaded|collected|picked up|handed over|uploaded|filed|confirmed|arranged|sorted|settled|installed|mounted|hung|updated|corrected|returned|transferred|released|issued|approved|cleared|cancelled|closed|opened|attached|enclosed|weighed|measured|painted|cut|welded|baked|brewed|translated|recorded|copied|scanned|registered|submitted|entered|removed|moved|asked|informed|told";
+
+/** Said by whoever owes it. Asked in this order. */
+export const OWNER_CUES: readonly Cue[] = [
+  {
+    change: "declined",
+    name: "cannot or will not",
+    pattern:
+      /\b(?:(?:i|we|he|she|they|nobody|no one)\s+(?:(?:really|simply|sadly|unfortunately|regrettably)\s+)?(?:can(?:not|['’]t)|could(?: not|n['’]t)|won['’]t|will not|shall not|am unable|are unable|is unable|do not|don['’]t|no longer|can no longer)\b(?! (?:know|think|see why|wait|find|yet|have (?:it|them|that) yet|until|before|forget|mind|remember|say|tell|tonight|today))|(?:not able|unable) to\b|['’](?:ve|re) stopped\b|(?:have|has) stopped \w+ing|sadly not|afraid not|regret that|not possible|impossible|out of the question|have to (?:decline|pass|say no)|must (?:decline|refuse)|nobody can|(?:i|we)['’]m not (?:touching|doing|making)|you cannot have|can(?:not|['’]t) (?:do|hold|spare|offer|make|give|have|supply|let|lend|take))\b/i,
+  },
+  {
+    change: "part",
+    name: "a part of it",
+    pattern:
+      /\b(?:(?:the|its|their) (?:rest|others?|other half|remainder|balance|remaining|sister|second half|second one|other one|other \w+)\b|half of (?:it|them|the)\b|(?:some|most|part|parts|one|two|three|four|five|six|seven|eight|nine|ten|\d+) (?:kg |kilos? |boxes |pieces )?of (?:the|them|your|those|these|it)\b|only \d+|the first (?:half|part|batch|two|three|four|five|six|\d+)\b|so far\b|as far as|from \w to \w\b|\d+ to \d+\b|is still with\b|still (?:to come|missing|outstanding|open)|(?:the )?others (?:follow|were|are|will)|all (?:but|except)\b)/i,
+  },
+  {
+    change: "done",
+    name: "it has been done",
+    pattern: new RegExp(
+      `\\b(?:(?:attached|enclosed|herewith|here (?:you are|you go|it is|they are|is the|are the|comes?))\\b|(?:see|find|in|with) (?:the )?(?:attach\\w+|enclos\\w+)|(?:has|have|had|['’]s|['’]ve|is|are|was|were|got|been|now|all|already|just)\\s+(?:(?:now|already|just|also|all|both|been|safely|duly|finally|yesterday)\\s+)*(?:${DONE_VERB})\\b|(?:i|we|he|she|they)\\s+(?:(?:already|just|also)\\s+)?(?:sent|posted|emailed|mailed|delivered|shipped|dispatched|booked|ordered|paid|finished|signed|fixed|called|rang|phoned|wrote|did|made|packed|handed|uploaded|checked|put|took|told|asked|spoke|left|brought|dropped)\\b|went (?:with|out|off|by|to|on|this|yesterday|into)\\b|left (?:us|here|with|by|the|this|yesterday|on)\\b|(?:is|are|['’]s|['’]re) (?:on (?:its|their|the) (?:way|truck|road|boat|van|lorry)|in (?:the|your) (?:post|mail|inbox|folder|bag)|done|ready|finished|complete|sorted|settled|back|in place|up again|open again|running|silent|dry)\\b|(?:^|[,:]\\s*)(?:done|sorted|fixed|finished|booked|paid|sent|signed|posted|${"checked"})\\b|arrived\\b|(?:^|\\b)here\\.?$|will find (?:it|them) (?:attached|in)|yours to keep)`,
+      "i",
+    ),
+  },
+  {
+    change: "moved",
+    name: "at another time",
+    pattern:
+      /\b(?:(?:instead of|rather than|not) (?:on |this |next |by )?(?:today|tomorrow|mon|tues?|wed|thurs?|fri|sat|sun)\w*|not before\b|(?:another|one|two|a) (?:more )?(?:weeks?|days?|fortnight|month)\b(?! (?:of|ago))(?:.{0,20}\b(?:later|longer|more)\b)?|(?:later|delayed|delay|late|behind|postponed?|put (?:back|off)|push(?:ed)? (?:back|to)|slipp(?:ed|ing)|moved? to|needs? (?:longer|until|another|more time)|takes? (?:longer|until)|has to wait|will have to wait|let you know when|going to be (?:mon|tues?|wed|thurs?|fri|later)\w*|now (?:comes?|on|for|mon|tues?|wed|thurs?|fri)\w*))\b/i,
+  },
+  {
+    change: "promised",
+    name: "it will be done",
+    pattern:
+      /(?:\b(?:i|we|you|he|she|it|they|that|this|one|ones|\w+s?)(?:['’]ll| will| shall)\b(?! not\b)|\bwill (?:be|do|send|get|have|follow|come|go|leave|reach|ring|write|arrive|bolt|bring|check|ask|make|fix|post)\b|\b(?:follows?|comes?|leaves?) (?:on|by|tomorrow|today|tonight|next|this|with|mon|tues|wednes|thurs|fri)\w*|\bgets? done\b|\bon it\b|\bconsider it done\b|\bwith (?:great )?pleasure\b|\bgladly\b|\bof course\b|\bno problem\b|\bcertainly\b|^(?:yes|ok|okay|sure|agreed|yep|right|fine|will do|done deal|absolutely)\b|\bit is[.!]?$|\bcan do\b|\bam (?:going to|about to)\b|['’]m on\b|\bin the (?:book|diary|plan) for\b)/i,
+  },
+];
+
+/** Said by whoever wants it. */
+export const ASKER_CUES: readonly Cue[] = [
+  {
+    change: "called off",
+    name: "no longer wanted",
+    pattern:
+      /\b(?:(?:no longer|not|don['’]t|do not|doesn['’]t|isn['’]t|aren['’]t|neither)\b.{0,30}\b(?:need|needed|want|wanted|required|necessary)\b(?:.{0,20}(?:any ?more|after all|now))?|(?:need|want) (?:neither|none|no more)\b|no longer (?:need|want|required)|forget (?:about )?(?:the|it|that|my|our)|cancel(?:led|s)?\b|call(?:ed|ing)? (?:it |that |the \w+ )?off|never mind|strike (?:it|them|from|the)|can strike|scrap (?:the|that|it)|drop (?:the|it|that)|withdraw|(?:is|are|have) off the (?:list|table)|don['’]t bother|no (?:\w+ )?(?:either|any ?more|after all)\b|has (?:fallen|been) (?:through|called off)|won['’]t be (?:needing|needed))/i,
+  },
+  {
+    change: "reminded",
+    name: "asked for again",
+    pattern:
+      /\b(?:(?:still|yet) (?:waiting|missing|without|no|not|open|outstanding|need|have not|haven['’]t|to come)|(?:is|are) (?:still |also )?(?:missing|outstanding|overdue|without)|missing too|where(?:['’]s| is| are)\b|any (?:news|word|sign|progress|update)|remind(?:er|ing)?\b|chas(?:e|ing)\b|(?:has|have|had)(?: not|n['’]t)(?: yet)? (?:reached|arrived|come|heard|received|had|got|seen|been)|never (?:arrived|came|made|reached|got)|(?:did not|didn['’]t) (?:arrive|come|reach|get)|what (?:about|became|happened)|have you (?:had|been able|got round|forgotten)|as (?:i said|asked|mentioned)|once (?:more|again)|second time|how far|when (?:will|can|may|do) (?:i|we) (?:have|expect|get))/i,
+  },
+  {
+    change: "done",
+    name: "it has arrived",
+    pattern:
+      /(?:^(?:got|received)\b|\b(?:i|we)(?:['’]ve| have)? (?:just |now )?(?:got|received) (?:it|them|the|your|both|all)\b|\b(?:has|have|is|are) (?:now |just |all |both |safely )?(?:arrived|here|come|in)\b|\barrived (?:this|today|yesterday|safely|on|in|at)\b|\bcame (?:this|today|yesterday|with|in)\b|\b(?:works?|fits?|holds?|runs?) (?:now|again|perfectly|well|like)\b|\bis (?:in and|sorted|settled|solved|fixed|silent)\b|['’]s (?:in and|sorted|settled|solved|fixed|silent|been)\b|\b(?:hold|holds|works|work)\.?$|picked up\b)/i,
+  },
+  {
+    change: "moved",
+    name: "wanted at another time",
+    pattern:
+      /\b(?:instead\b|can (?:take|wait) (?:until|till)|no earlier|earlier than|rather (?:by|on)|(?:need|want|wanted|needed) .{0,40}\b(?:already )?(?:by|on|before)\b|now (?:need|want|by)|not (?:before|until)|(?:bring|move|pull|push) .{0,20}(?:forward|back|to)|as late as)/i,
+  },
+];

@@ -1,0 +1,97 @@
+import type { Letter } from "../letters/letter";
+import { PLAIN_READING, type ReadingSettings, readLetter } from "../reading/read-letter";
+import type { People } from "../reading/slip";
+import { changesIn } from "./changes-in";
+import type { ItemChange, OpenItem } from "./item";
+import { type Opened, openedBy } from "./opened-by";
+import { segmentsOf } from "./segments";
+import { Sides } from "./sides";
+
+/** What one letter opens, and what it changes of what was open. */
+export interface Followed {
+  readonly opens: readonly OpenItem[];
+  readonly changes: readonly ItemChange[];
+}
+
+/** Items that are followed at once; a conversation with more open is a list, and its oldest are left alone. */
+const MOST_OPEN = 120;
+
+/**
+ * Follows one conversation: letter by letter, in the order of their dates, what each asks anew and what it does to what was
+ * asked before. Machines' letters do nothing. Never throws on foreign text.
+ */
+export class Following {
+  private readonly items: OpenItem[] = [];
+  private count = 0;
+  private readonly sides: Sides;
+
+  constructor(
+    private readonly people: People,
+    private readonly settings: ReadingSettings = PLAIN_READING,
+  ) {
+    this.sides = new Sides(people);
+  }
+
+  read(letter: Letter): Followed {
+    const number = this.count;
+    this.count += 1;
+    if (letter.automatic || !letter.from) return { opens: [], changes: [] };
+    const sent = { at: letter.sentAt ?? 0, zone: letter.offset };
+    const slips = readLetter(letter, this.people, sent, this.settings);
+    const open = this.items.filter((item) => !item.isOver).slice(-MOST_OPEN);
+    const context = {
+      letter,
+      writer: letter.from.address,
+      segments: segmentsOf(letter.text, letter.parts),
+      sent,
+      people: this.people,
+      settings: this.settings,
+      sides: this.sides,
+    };
+    const changes = open.length > 0 ? changesIn(context, open, slips) : [];
+    const opened = openedBy(context, open, slips, changes);
+    for (const change of opened.changes) this.apply(change);
+    const opens = opened.slips.map((slip, i) => this.open(slip, letter, number, i + 1));
+    return { opens, changes: opened.changes };
+  }
+
+  private apply(change: ItemChange): void {
+    const item = this.items.find((one) => one.id === change.item)!;
+    if (change.change === "done" || change.change === "called off" || change.change === "declined") item.isOver = true;
+    if (change.change === "promised" || change.change === "moved") item.isPromised = true;
+    if (change.due) item.due = change.due;
+    if (change.change === "passed") item.owner = change.owner;
+  }
+
+  private open(slip: Opened, letter: Letter, number: number, place: number): OpenItem {
+    const item: OpenItem = {
+      id: `${number + 1}-${place}`,
+      kind: slip.kind,
+      quote: letter.text.slice(slip.start, slip.end),
+      start: slip.start,
+      end: slip.end,
+      owner: slip.owner,
+      // A promise is wanted by whom it was given to.
+      asker: slip.kind === "promise" ? (letter.to[0]?.address ?? "") : letter.from!.address,
+      due: slip.due?.day ?? null,
+      otherDays: slip.due?.others ?? [],
+      letter: number,
+      place,
+      words: slip.words,
+      isPromised: slip.kind === "promise",
+      isOver: false,
+    };
+    this.items.push(item);
+    return item;
+  }
+}
+
+/** Follows a whole conversation at once. */
+export function followConversation(
+  letters: readonly Letter[],
+  people: People,
+  settings: ReadingSettings = PLAIN_READING,
+): Followed[] {
+  const following = new Following(people, settings);
+  return letters.map((letter) => following.read(letter));
+}

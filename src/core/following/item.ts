@@ -1,0 +1,43 @@
+import type { SlipKind } from "../reading/slip";
+import type { Day } from "../time/day";
+
+/** What a letter can do to an item that was opened before, the strongest first: of two changes in one letter the first counts. */
+export const CHANGES = ["done", "called off", "declined", "passed", "moved", "part", "promised", "reminded"] as const;
+export type ChangeKind = (typeof CHANGES)[number];
+
+/** Something that a conversation has left open. Addresses are in lower case. */
+export interface OpenItem {
+  readonly id: string;
+  readonly kind: SlipKind;
+  readonly quote: string;
+  readonly start: number;
+  readonly end: number;
+  owner: string | null;
+  readonly asker: string;
+  /** The day by which it was wanted, or is expected since somebody promised or moved it. */
+  due: Day | null;
+  readonly otherDays: readonly Day[];
+  /** Number of the letter that opened it, counted from nought. */
+  readonly letter: number;
+  /** Its place among the items of that letter, counted from one. */
+  readonly place: number;
+  /** Words that tell it from others. */
+  readonly words: ReadonlySet<string>;
+  isPromised: boolean;
+  isOver: boolean;
+}
+
+/** What a letter does to an item. */
+export interface ItemChange {
+  readonly item: string;
+  readonly change: ChangeKind;
+  readonly due: Day | null;
+  readonly otherDays: readonly Day[];
+  /** Who has it now, where it was passed on to somebody who is named. */
+  readonly owner: string | null;
+  readonly quote: string;
+  readonly start: number;
+  readonly end: number;
+  /** The rule that found it, in words. */
+  readonly reason: string;
+}

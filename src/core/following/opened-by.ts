@@ -1,0 +1,88 @@
+import type { FoundSlip } from "../reading/slip";
+import type { FollowContext } from "./context";
+import type { ItemChange, OpenItem } from "./item";
+import { tellingWords } from "./telling-words";
+
+/** A slip that is new in its conversation, with the words that tell it from others. */
+export interface Opened extends FoundSlip {
+  readonly words: ReadonlySet<string>;
+}
+
+/** Share of common words from which two asks are the same. */
+const SAME_ASK = 0.5;
+
+function likeness(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
+  const shared = [...a].filter((word) => b.has(word)).length;
+  return shared === 0 ? 0 : shared / Math.min(a.size, b.size);
+}
+
+const POINTS_BACK = /\b(?:it|them|this|that|these|those|one)\b/i;
+
+/** What of a letter's slips is new, and what is only said again or done to what was open. */
+export function openedBy(
+  context: FollowContext,
+  open: readonly OpenItem[],
+  slips: readonly FoundSlip[],
+  found: readonly ItemChange[],
+): { slips: Opened[]; changes: ItemChange[] } {
+  const { letter, writer, sides } = context;
+  const changes = [...found];
+  const opened: Opened[] = [];
+  const changed = (item: OpenItem) => changes.some((change) => change.item === item.id);
+  for (const slip of slips) {
+    const quote = letter.text.slice(slip.start, slip.end);
+    const words = tellingWords(quote);
+    const covering = changes.filter((change) => change.start < slip.end && slip.start < change.end);
+    const again = (change: ItemChange["change"], item: OpenItem, owner: string | null, reason: string) =>
+      changes.push({
+        item: item.id,
+        change,
+        due: slip.due?.day ?? null,
+        otherDays: slip.due?.others ?? [],
+        owner,
+        quote,
+        start: slip.start,
+        end: slip.end,
+        reason,
+      });
+    if (slip.kind === "promise" || slip.kind === "trouble") {
+      if (covering.length > 0) continue;
+      const near = changes.some(
+        (change) =>
+          change.change !== "reminded" &&
+          change.change !== "done" &&
+          letter.text.slice(Math.min(change.end, slip.end), Math.max(change.start, slip.start)).trim().length < 4,
+      );
+      // An excuse beside a change is its reason, not trouble of its own.
+      if (slip.kind === "trouble" && open.length > 0 && (near || changes.some((change) => change.change === "moved")))
+        continue;
+      opened.push({ ...slip, words });
+      continue;
+    }
+    if (covering.some((change) => change.change !== "done" && change.change !== "called off")) continue;
+    const same = open.find(
+      (item) =>
+        sides.wants(writer, item) &&
+        item.kind !== "promise" &&
+        words.size > 0 &&
+        likeness(words, item.words) >= SAME_ASK &&
+        [...words].filter((word) => item.words.has(word)).length >= Math.min(2, item.words.size),
+    );
+    const own = open.find(
+      (item) =>
+        sides.owes(writer, item) &&
+        slip.owner !== null &&
+        slip.owner !== item.owner &&
+        slip.owner !== item.asker &&
+        slip.owner !== writer &&
+        (likeness(words, item.words) >= SAME_ASK || (words.size <= 1 && POINTS_BACK.test(quote) && open.length === 1)),
+    );
+    if (own) {
+      if (!changed(own)) again("passed", own, slip.owner, "handed to somebody else");
+    } else if (same) {
+      const isNewDay = slip.due !== null && same.due !== null && slip.due.day !== same.due;
+      if (!changed(same)) again(isNewDay ? "moved" : "reminded", same, null, "asked for again");
+    } else opened.push({ ...slip, words });
+  }
+  return { slips: opened, changes };
+}

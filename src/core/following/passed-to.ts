@@ -1,0 +1,28 @@
+import { namedIn } from "../reading/kind-rule";
+import type { People, Person } from "../reading/slip";
+
+const TAKES_OVER =
+  /^(?:['’]s\b)?,?\s*(?:(?:in copy|cc['’]?d|our \w+|my \w+)[,)]?\s*)?(?:will|['’]ll|can|could|does|do|is going|has (?:to|taken|already)|takes?|handles?|looks? after|sends?|brings?|writes?|knows?|business|desk|department|please|has it)\b/i;
+const GIVEN_TO =
+  /\b(?:from|by|to|over to|with|ask|asked|give|gave|given|hand|handed|pass|passed|leave|left|lives? with|let|have)\s+(?:my colleague\s+|our \w+\s+)?$/i;
+const COLLEAGUE = /\b(?:my|our|a) (?:colleague|boss|bookkeeper|partner|office|workshop|\w+ department)\b/i;
+
+/**
+ * Who takes a thing over by the words of a segment: somebody named who is neither the writer nor the one who asked. `null`
+ * where nobody does; `unnamed` where it is "my colleague".
+ */
+export function passedTo(
+  text: string,
+  people: People,
+  writer: string,
+  askers: ReadonlySet<string>,
+): { person: Person | null } | null {
+  const named = namedIn(text, [...people.team, ...people.outside]).filter(
+    ({ person }) => person.address !== writer && !askers.has(person.address),
+  );
+  for (const { person, at, end } of named)
+    if (TAKES_OVER.test(text.slice(end)) || GIVEN_TO.test(text.slice(0, at))) return { person };
+  if (named.length === 0 && COLLEAGUE.test(text) && /\b(?:will|['’]ll|knows?|does|takes?|has)\b/i.test(text))
+    return { person: null };
+  return null;
+}

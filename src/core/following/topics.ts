@@ -1,0 +1,56 @@
+import type { OpenItem } from "./item";
+import type { Segment } from "./segments";
+import { tellingWords } from "./telling-words";
+
+/** How sure it is that a segment is about an item that it answers by number or stands under. */
+const BY_NUMBER = 3;
+const BY_QUOTE = 4;
+
+/** Below this share of the best, an item is not meant too. */
+const MEANT_TOO = 0.6;
+
+const PLURAL = /\b(?:both|all(?: of (?:them|it))?|two|three|everything|neither|nor)\b/i;
+
+/** Items that segments of one letter are about, as far as their words, numbers and places tell. */
+export class Topics {
+  private last: readonly OpenItem[] = [];
+  private lastBlock = -1;
+
+  constructor(private readonly items: readonly OpenItem[]) {}
+
+  /** Items that a segment names itself, the surest first; empty where it names none. */
+  private namedBy(segment: Segment): OpenItem[] {
+    const words = tellingWords(segment.text);
+    const newest = Math.max(...this.items.filter((item) => item.place > 0).map((item) => item.letter));
+    const quoted = segment.answers ? tellingWords(segment.answers) : null;
+    const scored = this.items
+      .map((item) => {
+        let score = 0;
+        for (const word of item.words)
+          if (words.has(word)) score += 1 / this.items.filter((other) => other.words.has(word)).length;
+        if (segment.number !== null && item.letter === newest && item.place === segment.number) score += BY_NUMBER;
+        if (quoted && item.words.size > 0) {
+          const shared = [...item.words].filter((word) => quoted.has(word)).length;
+          if (shared / item.words.size >= 0.6) score += BY_QUOTE * (shared / item.words.size);
+        }
+        return { item, score };
+      })
+      .filter((one) => one.score > 0)
+      .sort((a, b) => b.score - a.score);
+    const best = scored[0]?.score ?? 0;
+    const share = PLURAL.test(segment.text) ? MEANT_TOO / 2 : MEANT_TOO;
+    return scored.filter((one) => one.score >= best * share).map((one) => one.item);
+  }
+
+  /** What a segment is about, and whether it says so itself; what names nothing goes on about the last thing named. */
+  of(segment: Segment): { items: readonly OpenItem[]; isNamed: boolean } {
+    const named = this.namedBy(segment);
+    if (named.length > 0) {
+      this.last = named;
+      this.lastBlock = segment.block;
+      return { items: named, isNamed: true };
+    }
+    if (segment.block - this.lastBlock > 1) this.last = [];
+    return { items: this.last, isNamed: false };
+  }
+}
