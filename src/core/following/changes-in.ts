@@ -13,6 +13,8 @@ interface Said {
   readonly change: ChangeKind;
   readonly due: DueFound | null;
   readonly owner: string | null;
+  /** Whether the item was named, and not only gone on about. */
+  readonly isNamed: boolean;
   readonly reason: string;
 }
 
@@ -27,8 +29,38 @@ function firstCue(cues: readonly Cue[], text: string): Cue | null {
   return cues.find((cue) => cue.pattern.test(text)) ?? null;
 }
 
+/** What is said of a condition, a reason or another time is not said of the thing itself. */
+const SUBORDINATE =
+  /,?\s\b(?:once|when|whenever|as soon as|after|until|till|before|because|since|if|unless|as (?:the|it|they|we|i|my|our|your)|which is why|so that)\b.*$/i;
+
+function mainClause(text: string): string {
+  const main = text.replace(SUBORDINATE, "");
+  return main.split(/\s+/).length >= 2 ? main : text;
+}
+
+/** An ask that wants words and not work: it is answered, as a question is. */
+function wantsWords(item: OpenItem): boolean {
+  return (
+    item.kind === "question" ||
+    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b/i.test(
+      item.quote,
+    )
+  );
+}
+
+const WILL_ANSWER =
+  /\b(?:tell|let you know|write|ask|find out|come back|get back|check|answer|report|ring|call|look (?:it|that) up|have a word)\b/i;
+
 function dueIn(context: FollowContext, text: string): DueFound | null {
   return dueOf("promise", text, findDates(text, context.sent, context.settings.calendar, context.settings.figures));
+}
+
+/** The day by which the rest of something comes: said after the words that speak of it. */
+function dueOfRest(context: FollowContext, text: string): DueFound | null {
+  const at = /\b(?:will|follow\w*|comes?|you['’]ll|get|rest|others?|balance|remain\w*|sister|half|until)\b/i.exec(
+    text,
+  )?.index;
+  return at === undefined ? null : dueIn(context, text.slice(at));
 }
 
 /** What the side that owes an item says of it. */
@@ -38,43 +70,43 @@ function saidByOwner(context: FollowContext, segment: Segment, item: OpenItem, i
   const due = dueIn(context, text);
   const to = passedTo(text, context.people, context.writer, new Set([item.asker]));
   if (to && to.person?.address !== item.owner && (isNamed || /\b(?:it|them|that|this|one)\b/i.test(text)))
-    return { change: "passed", due, owner: to.person?.address ?? null, reason: "somebody else will do it" };
-  const cue = firstCue(OWNER_CUES, text);
+    return { change: "passed", due, owner: to.person?.address ?? null, isNamed, reason: "somebody else will do it" };
+  const cue = firstCue(OWNER_CUES, mainClause(text));
   const isLater = due !== null && item.due !== null && due.day > item.due && !due.others.includes(item.due);
-  const promised = (reason: string): Said => ({
-    change: isLater ? "moved" : "promised",
-    due,
-    owner: null,
-    reason,
-  });
-  if (cue?.change === "declined" && due && /\b(?:before|until|till)\b/i.test(text))
-    return { change: "moved", due, owner: null, reason: "not before that day" };
-  if (cue?.change === "done" && item.kind === "question" && due && /\b(?:will|['’]ll)\b/i.test(text))
-    return promised("an answer is promised");
-  if (cue?.change === "moved")
-    return due === null && !isNamed
-      ? null
-      : {
-          change:
-            due && !isLater && item.due !== null && !item.isPromised && due.day <= item.due ? "promised" : "moved",
-          due,
-          owner: null,
-          reason: cue.name,
-        };
-  if (cue?.change === "promised") {
+  const promised = (reason: string): Said => {
+    if (isLater) return { change: "moved", due, owner: null, isNamed, reason };
+    // Whoever takes on what nobody had yet is its owner from then on.
+    const isTaken = item.owner === null && item.kind !== "trouble" && item.kind !== "promise";
+    return { change: isTaken ? "passed" : "promised", due, owner: isTaken ? context.writer : null, isNamed, reason };
+  };
+  const done: Said = { change: "done", due: null, owner: null, isNamed, reason: "it is answered" };
+  if (wantsWords(item)) {
     if (
-      item.kind === "question" &&
-      due === null &&
-      !/\b(?:tell|let you know|write|ask|find out|come back|get back|check|answer)\b/i.test(text)
+      (cue?.change === "promised" || cue?.change === "done") &&
+      WILL_ANSWER.test(text) &&
+      /\b(?:will|['’]ll|let me)\b/i.test(text)
     )
-      return { change: "done", due: null, owner: null, reason: "the question is answered" };
-    return promised(cue.name);
+      return promised("an answer is promised");
+    if (item.kind === "question" && cue?.change === "declined") return isNamed ? done : null;
+    return isNamed || cue ? done : null;
   }
-  if (cue) return { change: cue.change, due: cue.change === "part" ? due : null, owner: null, reason: cue.name };
-  if (due && (isNamed || text.split(/\s+/).length <= 6)) {
-    if (item.kind === "question") return { change: "done", due: null, owner: null, reason: "the question is answered" };
-    return promised("a day is named");
+  if (cue?.change === "declined" && due && /\b(?:before|until|till)\b/i.test(text))
+    return { change: "moved", due, owner: null, isNamed, reason: "not before that day" };
+  if (cue?.change === "moved") {
+    if (due === null && !isNamed) return null;
+    const isInTime = due !== null && !isLater && item.due !== null && !item.isPromised;
+    return isInTime ? promised(cue.name) : { change: "moved", due, owner: null, isNamed, reason: cue.name };
   }
+  if (cue?.change === "promised") return promised(cue.name);
+  if (cue)
+    return {
+      change: cue.change,
+      due: cue.change === "part" ? dueOfRest(context, text) : null,
+      owner: null,
+      isNamed,
+      reason: cue.name,
+    };
+  if (due && (isNamed || text.split(/\s+/).length <= 6)) return promised("a day is named");
   return null;
 }
 
@@ -83,46 +115,62 @@ function saidByAsker(context: FollowContext, segment: Segment, item: OpenItem, i
   const { text } = segment;
   const cue = firstCue(ASKER_CUES, text);
   if (!cue) return null;
-  if (cue.change === "called off") return { change: cue.change, due: null, owner: null, reason: cue.name };
+  if (cue.change === "called off") return { change: cue.change, due: null, owner: null, isNamed, reason: cue.name };
   const due = dueIn(context, text);
   if (cue.change === "moved")
     return due && item.due !== due.day && item.kind !== "question"
-      ? { change: "moved", due, owner: null, reason: cue.name }
+      ? { change: "moved", due, owner: null, isNamed, reason: cue.name }
       : null;
   if (cue.change === "done" && !isNamed && !/^(?:got|received)\b/i.test(text)) return null;
-  return { change: cue.change, due: null, owner: null, reason: cue.name };
+  return { change: cue.change, due: null, owner: null, isNamed, reason: cue.name };
 }
 
 /** Of two changes of one item in one letter, the one that counts; a part of it and the rest make a part. */
 function stronger(a: Said, b: Said): Said {
   const kinds = new Set([a.change, b.change]);
-  if (kinds.has("part")) return { ...(a.change === "part" ? a : b), due: a.due ?? b.due };
+  if (kinds.has("part") && !kinds.has("called off")) return { ...(a.change === "part" ? a : b), due: a.due ?? b.due };
+  // What names the thing counts before what only follows a sentence that does.
+  if (a.isNamed !== b.isNamed) {
+    const [named, other] = a.isNamed ? [a, b] : [b, a];
+    return named.change === "promised" || named.change === "moved" || named.change === "passed"
+      ? { ...named, due: named.due ?? other.due }
+      : named;
+  }
   const [first, second] = CHANGES.indexOf(a.change) <= CHANGES.indexOf(b.change) ? [a, b] : [b, a];
   return first.change === "promised" || first.change === "moved" || first.change === "passed"
     ? { ...first, due: first.due ?? second.due }
     : first;
 }
 
+/** Changes of a letter, and the stretches that were understood by them. */
+export interface ChangesFound {
+  readonly changes: readonly ItemChange[];
+  readonly understood: readonly { readonly start: number; readonly end: number; readonly item: string }[];
+}
+
+/** An ask that turns to somebody, unlike "the blue one needs another week". */
+const TURNS_TO = /\b(?:please|kindly|could|can you|would you|will you|let (?:me|us)|tell (?:me|us))\b|\?$/i;
+
 /** What a letter changes of the items that are open, in the order of the text. */
 export function changesIn(
   context: FollowContext,
   open: readonly OpenItem[],
   slips: readonly FoundSlip[],
-): ItemChange[] {
+): ChangesFound {
   const { writer, sides, segments } = context;
   const owed = open.filter((item) => sides.owes(writer, item));
   const wanted = open.filter((item) => sides.wants(writer, item));
   const topics = new Topics(open);
   const changes = new Map<string, { said: Said; segment: Segment }>();
+  const understood: { start: number; end: number; item: string }[] = [];
   const consumed = new Set<Segment>();
   const note = (item: OpenItem, said: Said, segment: Segment) => {
     const before = changes.get(item.id);
     const counts = before ? stronger(before.said, said) : said;
-    changes.set(item.id, {
-      said: counts,
-      segment: before && counts.change === before.said.change ? before.segment : segment,
-    });
+    const isBefore = before !== undefined && counts.change === before.said.change;
+    changes.set(item.id, { said: counts, segment: isBefore ? before.segment : segment });
     consumed.add(segment);
+    understood.push({ start: segment.start, end: segment.end, item: item.id });
   };
   for (const segment of segments) {
     if (THANKS_ONLY.test(segment.text)) {
@@ -130,23 +178,20 @@ export function changesIn(
       continue;
     }
     const { items, isNamed } = topics.of(segment);
-    const asks = slips.find(
-      (slip) =>
-        (slip.kind === "ask" || slip.kind === "question") && slip.start < segment.end && segment.start < slip.end,
-    );
+    const slip = slips.find((one) => one.start < segment.end && segment.start < one.end);
+    const isAsk =
+      slip !== undefined && (slip.kind === "ask" || slip.kind === "question") && TURNS_TO.test(segment.text);
     let about = items.filter((item) => owed.includes(item));
     if (
-      about.length === 0 &&
-      !asks &&
-      items.every((item) => !owed.includes(item)) &&
-      BARE_ANSWER.test(segment.text) &&
-      items.length === 0
+      items.length === 0 &&
+      !isAsk &&
+      (BARE_ANSWER.test(segment.text) || (slip?.kind === "promise" && POINTS_BACK.test(segment.text)))
     )
       about = bareTargets(
         owed.filter((item) => !changes.has(item.id)),
         segment.text,
       );
-    if (!asks)
+    if (!isAsk)
       for (const item of about) {
         const said = saidByOwner(context, segment, item, isNamed);
         if (said) note(item, said, segment);
@@ -162,18 +207,24 @@ export function changesIn(
     }
   }
   answerQuestions(context, owed, slips, changes, consumed, note);
-  return [...changes].map(([item, { said, segment }]) => ({
-    item,
-    change: said.change,
-    due: said.due?.day ?? null,
-    otherDays: said.due?.others ?? [],
-    owner: said.owner,
-    quote: context.letter.text.slice(segment.start, segment.end),
-    start: segment.start,
-    end: segment.end,
-    reason: said.reason,
-  }));
+  return {
+    changes: [...changes].map(([item, { said, segment }]) => ({
+      item,
+      change: said.change,
+      due: said.due?.day ?? null,
+      otherDays: said.due?.others ?? [],
+      owner: said.owner,
+      quote: context.letter.text.slice(segment.start, segment.end),
+      start: segment.start,
+      end: segment.end,
+      reason: said.reason,
+    })),
+    understood,
+  };
 }
+
+const POINTS_BACK =
+  /\b(?:it|them|those|these|that|this|one|ones|rest|others?|you(?:['’]ll| will) (?:have|get)|be with you)\b/i;
 
 /** What a bare answer ("Yes.", "You'll have it on Monday.") is an answer to: the only thing open, or the last that was asked. */
 function bareTargets(left: readonly OpenItem[], text: string): OpenItem[] {
@@ -194,7 +245,7 @@ function answerQuestions(
   consumed: ReadonlySet<Segment>,
   note: (item: OpenItem, said: Said, segment: Segment) => void,
 ): void {
-  const questions = owed.filter((item) => item.kind === "question" && !changes.has(item.id));
+  const questions = owed.filter((item) => wantsWords(item) && !changes.has(item.id));
   if (questions.length === 0) return;
   const statements = context.segments.filter(
     (segment) =>
@@ -202,18 +253,26 @@ function answerQuestions(
       !slips.some((slip) => slip.start < segment.end && segment.start < slip.end && slip.kind !== "promise"),
   );
   const topics = new Topics(questions);
-  const done: Said = { change: "done", due: null, owner: null, reason: "the question is answered" };
+  const done: Said = { change: "done", due: null, owner: null, isNamed: true, reason: "the question is answered" };
   const answered = new Set<OpenItem>();
   for (const segment of statements) {
     const { items, isNamed } = topics.of(segment);
     if (!isNamed) continue;
     for (const item of items) {
-      if (answered.has(item)) continue;
+      if (answered.has(item) || WILL_ANSWER.test(segment.text)) continue;
       answered.add(item);
       note(item, done, segment);
     }
   }
-  const left = questions.filter((item) => !answered.has(item));
-  const free = statements.find((segment) => !consumed.has(segment) && segment.text.split(/\s+/).length <= 14);
-  if (left.length === 1 && free && changes.size <= 1) note(left[0]!, done, free);
+  const newest = Math.max(...owed.map((item) => item.letter));
+  const left = questions.filter(
+    (item) =>
+      !answered.has(item) &&
+      !item.isPromised &&
+      item.letter === newest &&
+      (item.owner ?? context.writer) === context.writer,
+  );
+  const free = statements.filter((segment) => !consumed.has(segment) && segment.text.split(/\s+/).length <= 14);
+  // Answers come in the order of the questions.
+  for (const [i, item] of left.entries()) if (left.length <= 2 && free[i]) note(item, done, free[i]);
 }

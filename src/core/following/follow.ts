@@ -48,8 +48,7 @@ export class Following {
       settings: this.settings,
       sides: this.sides,
     };
-    const changes = open.length > 0 ? changesIn(context, open, slips) : [];
-    const opened = openedBy(context, open, slips, changes);
+    const opened = openedBy(context, open, slips, changesIn(context, open, slips));
     for (const change of opened.changes) this.apply(change);
     const opens = opened.slips.map((slip, i) => this.open(slip, letter, number, i + 1));
     return { opens, changes: opened.changes };

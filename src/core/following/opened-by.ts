@@ -1,4 +1,5 @@
 import type { FoundSlip } from "../reading/slip";
+import type { ChangesFound } from "./changes-in";
 import type { FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
 import { tellingWords } from "./telling-words";
@@ -23,7 +24,7 @@ export function openedBy(
   context: FollowContext,
   open: readonly OpenItem[],
   slips: readonly FoundSlip[],
-  found: readonly ItemChange[],
+  { changes: found, understood }: ChangesFound,
 ): { slips: Opened[]; changes: ItemChange[] } {
   const { letter, writer, sides } = context;
   const changes = [...found];
@@ -32,7 +33,9 @@ export function openedBy(
   for (const slip of slips) {
     const quote = letter.text.slice(slip.start, slip.end);
     const words = tellingWords(quote);
-    const covering = changes.filter((change) => change.start < slip.end && slip.start < change.end);
+    const covering = understood
+      .filter((one) => one.start < slip.end && slip.start < one.end)
+      .flatMap((one) => changes.filter((change) => change.item === one.item));
     const again = (change: ItemChange["change"], item: OpenItem, owner: string | null, reason: string) =>
       changes.push({
         item: item.id,
@@ -60,14 +63,18 @@ export function openedBy(
       continue;
     }
     if (covering.some((change) => change.change !== "done" && change.change !== "called off")) continue;
-    const same = open.find(
-      (item) =>
-        sides.wants(writer, item) &&
-        item.kind !== "promise" &&
-        words.size > 0 &&
-        likeness(words, item.words) >= SAME_ASK &&
-        [...words].filter((word) => item.words.has(word)).length >= Math.min(2, item.words.size),
-    );
+    const isShort = quote.split(/\s+/).length <= 7;
+    const asked = open.filter((item) => sides.wants(writer, item));
+    const same =
+      asked.find(
+        (item) =>
+          words.size > 0 &&
+          likeness(words, item.words) >= SAME_ASK &&
+          [...words].filter((word) => item.words.has(word)).length >= (isShort ? 1 : Math.min(2, item.words.size)),
+      ) ??
+      (words.size === 0 && isShort && POINTS_BACK.test(quote) && slip.owner !== null
+        ? asked.findLast((item) => item.owner === slip.owner)
+        : undefined);
     const own = open.find(
       (item) =>
         sides.owes(writer, item) &&

@@ -4,18 +4,18 @@ const COMMON = new Set(
   back be because been before being below best better between both but by came can cannot come comes coming could did do does
   doing done down due each early either else end enough even ever every everybody everyone everything few find first for forget
   found from further gave get gets getting give given gives go goes going gone good got great had half happy has have having he
-  hello help her here hers hi him his hope how however i if in instead into is it its just keep kind kindly know last late later
+  hello help her here hers hi him his how however i if in instead into is it its just keep kind kindly know last late later
   least leave left less let like likely little long look looks lot made make makes many may maybe me mean might mind mine more
-  morning most much must my name near need needed needs neither never new next no nobody none nor not note nothing now of off
-  offer often ok okay old on once one ones only or other others our ours out over own part people perhaps place please point
-  possible put quite rather ready really regards rest right said same saw say says see seem seen send sending sends sent set
+  morning most much must my name near need needed needs neither never new next no nobody none nor not nothing now of off
+  often ok okay old on once one ones only or other others our ours out over own people perhaps please point
+  possible put quite rather ready really regards rest said same saw say says see seem seen send sending sends sent set
   several shall she should since so some somebody someone something soon sorry still such sure take taken takes tell than thank
   thanks that the their them then there these they thing things think this those though through thus till time to today together
   tomorrow too took toward try two three four five six seven eight nine ten under until up upon us use used very via wait want
   wanted wants was way we week weeks well went were what when where whether which while who whom whose why will wish with within
-  without word words would write wrote year yes yesterday yet you your yours day days monday tuesday wednesday thursday friday
+  without would write wrote year yes yesterday yet you your yours day days monday tuesday wednesday thursday friday
   saturday sunday january february march april may june july august september october november december dear cheers pm noon
-  yep yeah nope ought able works fine suits`
+  yep yeah nope ought able fine suits`
     .split(/\s+/)
     .filter(Boolean),
 );
@@ -37,7 +37,9 @@ function stemOf(word: string): string {
 export function tellingWords(text: string): Set<string> {
   const words = text.toLowerCase().match(/[\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*/gu) ?? [];
   const telling = words
-    .flatMap((word) => (word.includes("-") ? [word, ...word.split("-")] : [word]))
+    .flatMap((word) =>
+      word.includes("-") ? [word, ...word.split("-")] : [word.replace(/^(\d+)(?:st|nd|rd|th)$/, "$1")],
+    )
     .filter(
       (word) =>
         !COMMON.has(word) && !COMMON.has(word.replace(/['’].*$/, "")) && (word.length > 2 || /\d{2}/.test(word)),

@@ -7,9 +7,28 @@ const BY_NUMBER = 3;
 const BY_QUOTE = 4;
 
 /** Below this share of the best, an item is not meant too. */
-const MEANT_TOO = 0.6;
+const MEANT_TOO = 0.75;
+
+/** How much of a word's weight does not hang on how much of the item is named. */
+const WORD_ALONE = 0.3;
 
 const PLURAL = /\b(?:both|all(?: of (?:them|it))?|two|three|everything|neither|nor)\b/i;
+
+const ORDINALS = ["first", "second", "third", "fourth", "fifth"];
+const COUNTED = ["", "one", "two", "three", "four", "five"];
+
+/** Places of a list that a text names: "the first two", "the second", "the last one". */
+function placesNamed(text: string, count: number): ReadonlySet<number> {
+  const places = new Set<number>();
+  for (const [, which, number] of text.matchAll(
+    /\bthe (first|second|third|fourth|fifth|last)\b(?: (one|two|three|four|five)\b)?(?! (?:thing|time|week|day|order|delivery|pair|half|part))/gi,
+  )) {
+    const many = Math.max(1, COUNTED.indexOf(number?.toLowerCase() ?? "one"));
+    const from = which!.toLowerCase() === "last" ? count - many + 1 : ORDINALS.indexOf(which!.toLowerCase()) + 1;
+    for (let place = from; place < from + many; place += 1) places.add(place);
+  }
+  return count > 1 ? places : new Set();
+}
 
 /** Items that segments of one letter are about, as far as their words, numbers and places tell. */
 export class Topics {
@@ -22,13 +41,20 @@ export class Topics {
   private namedBy(segment: Segment): OpenItem[] {
     const words = tellingWords(segment.text);
     const newest = Math.max(...this.items.filter((item) => item.place > 0).map((item) => item.letter));
+    const places = placesNamed(segment.text, this.items.filter((item) => item.letter === newest).length);
     const quoted = segment.answers ? tellingWords(segment.answers) : null;
     const scored = this.items
       .map((item) => {
         let score = 0;
+        let named = 0;
         for (const word of item.words)
-          if (words.has(word)) score += 1 / this.items.filter((other) => other.words.has(word)).length;
+          if (words.has(word)) {
+            score += 1 / this.items.filter((other) => other.words.has(word)).length;
+            named += 1;
+          }
+        score *= WORD_ALONE + (1 - WORD_ALONE) * (named / Math.max(1, item.words.size));
         if (segment.number !== null && item.letter === newest && item.place === segment.number) score += BY_NUMBER;
+        if (item.letter === newest && places.has(item.place)) score += BY_NUMBER;
         if (quoted && item.words.size > 0) {
           const shared = [...item.words].filter((word) => quoted.has(word)).length;
           if (shared / item.words.size >= 0.6) score += BY_QUOTE * (shared / item.words.size);
@@ -50,7 +76,7 @@ export class Topics {
       this.lastBlock = segment.block;
       return { items: named, isNamed: true };
     }
-    if (segment.block - this.lastBlock > 1) this.last = [];
+    if (segment.block - this.lastBlock > 2) this.last = [];
     return { items: this.last, isNamed: false };
   }
 }

@@ -109,7 +109,7 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
     const sameDoer =
       /\band\b/i.test(match[0]) &&
       /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b/i.test(rest) &&
-      /\b(?:could|can|would|will|please|to)\b/i.test(before) &&
+      /\b(?:could|can|would|will|please|to)\b|['’]ll\b/i.test(before) &&
       !/\b(?:by|on|before)\s+\w+\s*$/i.test(before);
     if (standsAlone && !sameDoer && before.trim().split(/\s+/).length >= 3 && rest.trim().split(/\s+/).length >= 3)
       cuts.push({ at: match.index, next });
