@@ -6,6 +6,7 @@ import { ASKER_CUES, type Cue, OWNER_CUES } from "./cues";
 import { CHANGES, type ChangeKind, type ItemChange, type OpenItem } from "./item";
 import { passedTo } from "./passed-to";
 import type { Segment } from "./segments";
+import { tellingWords } from "./telling-words";
 import { Topics } from "./topics";
 
 /** A change that a segment may make, before it is held against the others of the letter. */
@@ -48,12 +49,16 @@ function wantsWords(item: OpenItem): boolean {
   );
 }
 
+const isDone = OWNER_CUES.find((cue) => cue.change === "done")!.pattern;
+
 const WILL_ANSWER =
   /\b(?:tell|let you know|write|ask|find out|come back|get back|check|answer|report|ring|call|look (?:it|that) up|have a word)\b/i;
 
 function dueIn(context: FollowContext, text: string): DueFound | null {
   return dueOf("promise", text, findDates(text, context.sent, context.settings.calendar, context.settings.figures));
 }
+
+const HEADING = /^(?:as (?:for|to|regards)|about|regarding|concerning|on)\b|[:]$/i;
 
 /** The day by which the rest of something comes: said after the words that speak of it. */
 function dueOfRest(context: FollowContext, text: string): DueFound | null {
@@ -64,7 +69,12 @@ function dueOfRest(context: FollowContext, text: string): DueFound | null {
 }
 
 /** What the side that owes an item says of it. */
-function saidByOwner(context: FollowContext, segment: Segment, item: OpenItem, isNamed: boolean): Said | null {
+function saidByOwner(
+  context: FollowContext & { partly: ReadonlySet<string> },
+  segment: Segment,
+  item: OpenItem,
+  isNamed: boolean,
+): Said | null {
   const { text } = segment;
   if (/\?$/.test(text)) return null;
   const due = dueIn(context, text);
@@ -88,7 +98,8 @@ function saidByOwner(context: FollowContext, segment: Segment, item: OpenItem, i
     )
       return promised("an answer is promised");
     if (item.kind === "question" && cue?.change === "declined") return isNamed ? done : null;
-    return isNamed || cue ? done : null;
+    // "As for the colour" only says what the next words are about.
+    return cue || (isNamed && !HEADING.test(text)) ? done : null;
   }
   if (cue?.change === "declined" && due && /\b(?:before|until|till)\b/i.test(text))
     return { change: "moved", due, owner: null, isNamed, reason: "not before that day" };
@@ -98,6 +109,10 @@ function saidByOwner(context: FollowContext, segment: Segment, item: OpenItem, i
     return isInTime ? promised(cue.name) : { change: "moved", due, owner: null, isNamed, reason: cue.name };
   }
   if (cue?.change === "promised") return promised(cue.name);
+  if (cue?.change === "part" && !isDone.test(text)) {
+    if (context.partly.has(item.id)) return { change: "part", due, owner: null, isNamed, reason: cue.name };
+    return due ? promised("a day is named") : null;
+  }
   if (cue)
     return {
       change: cue.change,
@@ -142,6 +157,12 @@ function stronger(a: Said, b: Said): Said {
     : first;
 }
 
+/** "So it will be Thursday": a day is given for something that is not named. */
+function isDayGiven(context: FollowContext, text: string): boolean {
+  const cue = firstCue(OWNER_CUES, mainClause(text))?.change;
+  return (cue === "promised" || cue === "moved") && dueIn(context, text) !== null;
+}
+
 /** Changes of a letter, and the stretches that were understood by them. */
 export interface ChangesFound {
   readonly changes: readonly ItemChange[];
@@ -181,23 +202,30 @@ export function changesIn(
     const slip = slips.find((one) => one.start < segment.end && segment.start < one.end);
     const isAsk =
       slip !== undefined && (slip.kind === "ask" || slip.kind === "question") && TURNS_TO.test(segment.text);
+    const pointsBack = POINTS_BACK.test(segment.text) || BARE_ANSWER.test(segment.text);
     let about = items.filter((item) => owed.includes(item));
-    if (
-      items.length === 0 &&
-      !isAsk &&
-      (BARE_ANSWER.test(segment.text) || (slip?.kind === "promise" && POINTS_BACK.test(segment.text)))
-    )
+    // What names nothing goes on about the last thing only where it points back to it; a promise of a new thing is its own.
+    if (!isNamed && !pointsBack && tellingWords(segment.text).size > 0) about = [];
+    if (!isNamed && slip?.kind === "promise" && about.some((item) => changes.get(item.id)?.said.change === "done"))
+      about = [];
+    const isBare = pointsBack
+      ? BARE_ANSWER.test(segment.text) || slip?.kind === "promise"
+      : slip?.kind !== "promise" && isDayGiven(context, segment.text);
+    if (items.length === 0 && !isAsk && isBare)
       about = bareTargets(
         owed.filter((item) => !changes.has(item.id)),
         segment.text,
       );
+    const partly = new Set(
+      [...changes].filter(([, { said }]) => said.change === "part" || said.change === "done").map(([id]) => id),
+    );
     if (!isAsk)
       for (const item of about) {
-        const said = saidByOwner(context, segment, item, isNamed);
+        const said = saidByOwner({ ...context, partly }, segment, item, isNamed);
         if (said) note(item, said, segment);
       }
     let asked = items.filter((item) => wanted.includes(item));
-    if (asked.length === 0 && items.length === 0 && /^(?:got|received|where|any news)\b/i.test(segment.text)) {
+    if (asked.length === 0 && items.length === 0 && POINTS_TO_WANTED.test(segment.text)) {
       const left = wanted.filter((item) => !changes.has(item.id));
       asked = left.length === 1 ? left : [];
     }
@@ -222,6 +250,9 @@ export function changesIn(
     understood,
   };
 }
+
+const POINTS_TO_WANTED =
+  /^(?:got|received|where|any news)\b|\b(?:it|them|yours|that)\b.{0,12}\b(?:any ?more|after all|no longer)\b/i;
 
 const POINTS_BACK =
   /\b(?:it|them|those|these|that|this|one|ones|rest|others?|you(?:['’]ll| will) (?:have|get)|be with you)\b/i;

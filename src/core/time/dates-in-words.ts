@@ -141,7 +141,8 @@ export function findDates(
 
 function movedBefore(lead: string, reading: DateReading): DateReading {
   const before = BEFORE.exec(lead);
-  if (!before) return reading;
+  // "Not before the 19th" is the 19th.
+  if (!before || /\bnot\s+$/i.test(lead.slice(0, before.index))) return reading;
   const [, count, unit] = before;
   if (!unit) return { day: addDays(reading.day, -1), others: [reading.day] };
   const number = count === "two" ? 2 : count === "three" ? 3 : Number(count) || 1;

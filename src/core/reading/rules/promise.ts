@@ -4,7 +4,7 @@ import { bareClause } from "./ask";
 const WILL =
   /\b(?:i|we)(?:['’]ll| will| shall)(?: also| then| just| now| both| all| personally| gladly| certainly| definitely| of course)* (?!be (?:away|out|off|on (?:holiday|leave|site)|in\b|at\b|back|there|here|gone|around|busy|travelling|unable|glad|happy|sorry|able|late|available)|have to (?:say|admit)|not\b|never\b|miss\b|see (?:you|how|what)|need\b|probably|know\b|assume|wait\b|love|try to (?:be|keep)|require|think about|want|believe)\w+/i;
 const GOING_TO =
-  /\b(?:i['’]m|i am|we['’]re|we are) (?:going|about) to (?!be\b|need|have to|miss)\w+|\b(?:i|we) promise\b|\bleave (?:it|that|this) (?:with|to) (?:me|us)\b|\b(?:i|we) (?:can|should be able to) (?:let you have|have (?:it|them|this|that)|get (?:it|them|this|that|you)|send|deliver)\b|^will (?:do|send|get|have|let|ring|check|report)\b/i;
+  /^(?:(?:so|and|then|ok|yes)[, ]+)*(?:ill|well|youll|theyll|shell|hell|itll) (?:be with you|send|get|do it|have it|bring|ring|call|come|take|make|let you|check|ask|tell|write|give|pass|post|fix|book)\b|\b(?:i['’]m|i am|we['’]re|we are) (?:going|about) to (?!be\b|need|have to|miss)\w+|\b(?:i|we) promise\b|\bleave (?:it|that|this) (?:with|to) (?:me|us)\b|\b(?:i|we) (?:can|should be able to) (?:let you have|have (?:it|them|this|that)|get (?:it|them|this|that|you)|send|deliver)\b|^will (?:do|send|get|have|let|ring|check|report)\b/i;
 const YOU_WILL_HAVE = /\byou(?:['’]ll| will| shall| should) (?:have|get|receive|hear|find|be sent)\b/i;
 const LET_ME = /^let me (?!know\b|explain|say|add|be\b|put|remind|introduce)\w+/i;
 const CONDITION = /\b(?:if (?:you|we|it|they|that|i)|in case|unless we|once you|as soon as you)\b/i;
