@@ -29,7 +29,8 @@ function blocksOf(text: string, part: TextPart): Block[] {
   let open: Block | null = null;
   let paragraph = 0;
   let at = part.start;
-  let previousWasShort = false;
+  let isBroken = false;
+  const width = widthOf(text.slice(part.start, part.end));
   while (at < part.end) {
     const found = text.indexOf("\n", at);
     const end = found === -1 || found >= part.end ? part.end : found + 1;
@@ -41,16 +42,29 @@ function blocksOf(text: string, part: TextPart): Block[] {
     } else if (FAREWELL.test(line) && line.length < 60) {
       if (isNearEnd(text, end, part.end)) break;
       open = null;
-    } else if (isBullet || open === null || previousWasShort) {
+    } else if (isBullet || open === null || isBroken) {
       const skip = isBullet ? BULLET.exec(line)![0].length : line.length - line.trimStart().length;
       open = { start: at + skip, end: at + line.length, isListItem: isBullet, paragraph };
       blocks.push(open);
     } else open.end = at + line.length;
-    // A line that ends early and with a full stop or colon was ended on purpose, not folded by the mail program.
-    previousWasShort = /[:;]$/.test(line) || (line.length < 50 && /[.?!,]$/.test(line));
+    // A line in which the next word had room was ended on purpose, not folded by the mail program.
+    const next = /^\s*(\S+)/.exec(text.slice(end, end + 80))?.[1] ?? "";
+    isBroken = /[:;]$/.test(line) || line.length > FOLDED_AT || line.length + 1 + next.length < width;
     at = end;
   }
   return blocks;
+}
+
+/** No mail program folds lines longer than this; whoever has them writes a paragraph a line. */
+const FOLDED_AT = 90;
+
+/** Characters to which lines are folded at the least. */
+const NARROWEST_FOLD = 60;
+
+/** The width to which a text was folded, less a little, since programs count differently. */
+function widthOf(text: string): number {
+  const longest = Math.max(0, ...text.split("\n").map((line) => line.trimEnd().length));
+  return Math.max(NARROWEST_FOLD, Math.min(longest, FOLDED_AT) - 3);
 }
 
 function isNearEnd(text: string, at: number, end: number): boolean {
@@ -68,7 +82,7 @@ const ABBREVIATION =
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call)\b)|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/gi;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/giu;
 
 function sentencesOf(text: string, block: Block): { start: number; end: number }[] {
   const flat = text.slice(block.start, block.end);
@@ -94,6 +108,8 @@ function sentencesOf(text: string, block: Block): { start: number; end: number }
   return sentences;
 }
 
+const NAMED_DOER = /^\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b/u;
+
 const VERB_PHRASE =
   /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|when|what|which|who|where|how)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b)/i;
 
@@ -105,7 +121,7 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
     const rest = whole.slice(next).replaceAll("\n", " ");
     const before = whole.slice(cuts.at(-1)?.next ?? 0, match.index);
     // Both sides must be able to stand alone: "if you can and will" is one clause, and so is "could you check and tell me".
-    const standsAlone = /;|–|—|\s-\s/.test(match[0]) || VERB_PHRASE.test(rest);
+    const standsAlone = /;|–|—|\s-\s/.test(match[0]) || VERB_PHRASE.test(rest) || NAMED_DOER.test(rest);
     const sameDoer =
       /\band\b/i.test(match[0]) &&
       /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b/i.test(rest) &&

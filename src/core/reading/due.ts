@@ -22,7 +22,10 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
     if (kind === "question") return /\b(?:by|before|until)\s*(?:the )?$/i.test(lead) || date.rule === "words of haste";
     return true;
   });
-  const corrected = /\b(?:scrap that|make (?:it|that)|or rather|no, |sorry, |i mean)\b/i.exec(text);
+  const corrected =
+    /\b(?:scrap that|forget that|make (?:it|that)|or rather|no, |no wait|wait, |sorry, |i mean|correction:?|better:?)\b/i.exec(
+      text,
+    );
   const candidates = corrected ? usable.filter((date) => date.start > corrected.index) : usable;
   const best = candidates.find((date) => DUE_LEAD.test(text.slice(0, date.start))) ?? candidates[0] ?? usable[0];
   return best ? { day: best.day, time: best.time, others: best.others, words: best.words } : null;

@@ -5,22 +5,41 @@ import { taggedWords } from "../words";
 const LEAD_IN =
   /^(?:(?:and|but|so|also|then|ok|okay|right|well|now|first|second|secondly|third|finally|next|otherwise|in the meantime|meanwhile|before that|after that|for now|next time|today|tomorrow|on (?:mon|tues|wednes|thurs|fri)day|before you \w+|when you (?:can|have|get|are)[^,]*|if (?:you can|possible|not|so|it is[^,]*)|one (?:more )?thing|p\.?s\.?)[,:.]?\s+)+/i;
 
+/** "Top priority for you: …", "One more thing: …": a few words that only announce. */
+const ANNOUNCED = /^(?!\w+ (?:says?|said|asks?|asked|wrote)\b)(?:[\p{L}’'-]+[\s,]+){0,5}[\p{L}’'-]+:\s+(?=\p{L})/u;
+
+/** A condition before an order: "If they don't, make sure …". */
+const CONDITION_FIRST =
+  /^(?:if|when|once|as soon as|before|after|until|while|in case|unless)\b[^,;:]{3,90},\s+(?:then\s+)?(?=\S)/i;
+
 /** The clause without words that only lead into it, and without a name that is called at its head ("Anton, …"). */
 export function bareClause(text: string): string {
   return text
     .replace(/^(?:(?:Mr|Mrs|Ms|Dr)\.?\s+)?[A-Z][\p{L}'-]+(?: and [A-Z][\p{L}'-]+)?\s*[,:–-]\s+(?=\S)/u, "")
     .replace(LEAD_IN, "")
+    .replace(ANNOUNCED, "")
+    .replace(CONDITION_FIRST, "")
+    .replace(LEAD_IN, "")
     .trim();
 }
 
 const POLITE =
-  /\b(?:could|can|would|will) (?:you|(?:\w+ ){0,3}your (?!office|shop|house)\w+(?= (?!be\b)\w+)|someone|somebody|anyone|one of you|we|they)\b(?! (?:believe|imagine|be (?:there|away|coming|at)|have (?:heard|seen)|like (?:me|us|a)\b))|\bwould (?:you mind|it be possible)|\b(?:any|is there (?:any|a)) chance (?:of|you|that|to)|\bdo you think you could|\b(?:wonder(?:ing|ed)?|see) (?:if|whether) you (?:could|can|would|might)|\b(?:grateful|great|good|nice|lovely|helpful|help(?: us| me)?(?: a lot)?|kind|appreciate(?: it)?|obliged|glad) if (?:you|someone|somebody|we|the|it|they|[A-Z]\w+)\b|\bmay i (?:ask|trouble|remind) you to|\bcan i (?:have|get|ask you)|\bcould (?:i|we) (?:have|get)|\bi (?:must|would like to|need to|have to)? ?ask (?:you|that|for)\b/i;
+  /\b(?:could|can|would|will) (?:you|(?:\w+ ){0,3}your (?!office|shop|house)\w+(?= (?!be\b)\w+)|someone|somebody|anyone|one of you|we|they)\b(?! (?:believe|imagine|be (?:there|away|coming|at)|have (?:heard|seen)|like (?:me|us|a)\b))|\bwould (?:you mind|it be possible)|\b(?:any|is there (?:any|a)) chance (?:of|you|that|to)|\bdo you think you could|\b(?:wonder(?:ing|ed)?|see) (?:if|whether) you (?:could|can|would|might)|\b(?:grateful|great|good|nice|lovely|helpful|help(?: \w+){0,3}|kind|appreciate(?: it)?|obliged|glad) if (?:you|someone|somebody|we|the|it|they|[A-Z]\w+)\b|\bmay i (?:ask|trouble|remind) you to|\bcan i (?:have|get|ask you)|\bcould (?:i|we) (?:have|get)|\b(?:i|we)(?:['’]d)? ?(?:must|would like to|need to|have to|like to)?(?: also| further| kindly)? ?ask (?:you|that|for)\b|\b(?:are|is) (?:kindly |hereby |therefore |also |further )*(?:requested|asked|instructed|reminded|required) to\b/i;
 
 const NEED =
   /\b(?:i|we|they)(?:['’]ll| will| still| also| really| do| would| urgently| just| now| both| all)* (?:need|require|want)\b(?! to (?:say|thank|let you know|add|apologise|stress|mention|tell you))|\b(?:i|we)(?:['’]d| would)(?: also| really)? (?:like|love|want|prefer|appreciate)\b(?! to (?:know|thank|say|hear from|invite|add|apologise|point out|see how|congratulate))|\b(?:is|are) (?:still )?(?:needed|required|wanted|outstanding|due)\b|\b(?:still|now) (?:waiting|missing)\b|\bwe(?:['’]re| are)(?: still)? (?:waiting|missing|short of) (?:for|on|your|the)?|\bi(?:['’]m| am) (?:still )?(?:waiting|missing) |\bthere(?:['’]s| is| are) still .{3,60} (?:to do|to come|missing)\b/i;
 
 const OBLIGATION =
   /\b(?:must|has to|have to|needs to|need to|ought to|should|will have to|will need to|is to|are to|has got to)\s+(?:please |also |now |all |both |first |not |still |really )*(?:be (?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at|in\b|aware|a\b|an\b|the\b|here|careful|all right)\w+|(?!be\b|have been|have had|have said|not be|say|admit|confess|wait and see|do with|mean|suffice|help|know|apply)\w+)|\bneeds (?:\w+ing|a|an|the|your|another)\b|\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary) (?:that|to)\b/i;
+
+/** "Someone has to be at the door", "Everyone to hand in their hours": said of whoever it may be. */
+const WHOEVER =
+  /^(?:someone|somebody|one of (?:us|you)|everyone|everybody|all (?:of (?:us|you)|staff|crew|teams?)|whoever [^,]{3,40},?)\s+(?:has to|have to|needs to|need to|must|should|will have to|to|please)\s+\w+/i;
+/** What somebody is owed, or what lies with them, they are asked for. */
+const OWED =
+  /\b(?:you(?: still)? owe|(?:is|are) still owed|still owe|waits? (?:for|on) your|waiting (?:for|on) your|lies? (?:on|with) (?:your|you)|is (?:with|on) (?:you|your (?:desk|table)) (?:since|now)|is yours\b)/i;
+/** "The drawings by Friday, please." */
+const PLEASE_LAST = /[\w)],?\s+(?:please|pls|plz)[.!]*$/i;
 
 const ACTION_NAME = /^(?:action|todo|to do|ap)\b\s*[:–-]/i;
 const PLEASE =
@@ -77,7 +96,7 @@ export const ask: KindRule = {
   name: "ask",
   find(clause, ground) {
     const bare = bareClause(clause.text);
-    if (ACTION_NAME.test(clause.text)) return "ask";
+    if (ACTION_NAME.test(clause.text) || WHOEVER.test(bare)) return "ask";
     const others = namedIn(clause.text, ground.people.team).filter(({ person }) => person.id !== ground.writer?.id);
     if (
       others.length > 0 &&
@@ -89,11 +108,13 @@ export const ask: KindRule = {
       return "ask";
     if (
       clause.lead &&
-      /\b(?:please|could|can|would|need|require|send|asks?|action|to do|following)\b/i.test(clause.lead) &&
+      /\b(?:please|could|can|would|need|require|send|asks?|action|to do|following|requested|asked|lack|lacking|missing|wanted|outstanding|still)\b/i.test(
+        clause.lead,
+      ) &&
       !/\bwe (?:have|did|can offer)\b/i.test(clause.lead)
     )
       return clause.text.endsWith("?") && !POLITE.test(clause.text) ? "question" : "ask";
-    if (PLEASE.test(clause.text)) return "ask";
+    if (PLEASE.test(clause.text) || PLEASE_LAST.test(clause.text)) return "ask";
     if (POLITE.test(clause.text) && !/^(?:i|we) (?:was|were) told\b/i.test(bare)) return "ask";
     if (/\?$/.test(clause.text)) return null;
     if (
@@ -102,7 +123,14 @@ export const ask: KindRule = {
     )
       return null;
     if (isImperative(bare)) return "ask";
-    if (/\b(?:if|whether|unless) (?:we|you|it|they)\b/i.test(bare.slice(0, 14))) return null;
+    // "It is the wrong file, send the right one.": an order after a comma.
+    const order =
+      /,\s+(?=(?:send|give|make|tell|call|ring|check|bring|take|put|get|ask|stop|hold|use|change|replace|book|order)\b)/i.exec(
+        bare,
+      );
+    if (order && isImperative(bare.slice(order.index + order[0].length))) return "ask";
+    if (/^(?:if|whether|unless) (?:we|you|it|they)\b/i.test(bare)) return null;
+    if (OWED.test(clause.text)) return "ask";
     if (NEED.test(clause.text) || OBLIGATION.test(bare))
       return /\b(?:did|had|was|were|used to|would have|should have|could have)\s+(?:to|need)?/i.test(bare.slice(0, 30))
         ? null

@@ -10,6 +10,10 @@ const RELEASE =
 const CONSENT =
   /^(?:(?:yes|ok|fine|sure)\b[,.]?\s*)?(?:please\s+)?(?:do\s+)?go ahead(?:,? (?:as|then|whenever|if you like)\b[^,;]*)?\s*[.!]*$/i;
 
+/** "Should anything be unclear, call me": help that is offered. */
+const HELP_OFFERED =
+  /^(?:should|if|in case) (?:(?:you|there|anything|something|any)\b.{0,40}\b(?:unclear|questions?|queries|doubts?|problems?|difficulties|wrong|help|further|need anything)\b)/i;
+
 const ADVERT =
   /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
 
@@ -23,7 +27,7 @@ export const nothing: KindRule = {
     const { text } = clause;
     if (ADVERT.test(text)) return "nothing";
     if (RELEASE.test(text) && !/\bhold\b|\bdon['’]t send\b/i.test(text)) return "nothing";
-    if (CONSENT.test(text.trim())) return "nothing";
+    if (CONSENT.test(text.trim()) || HELP_OFFERED.test(text)) return "nothing";
     if (OFFER.test(text) && !/\b(?:please|could you|can you)\b/i.test(text.slice(12))) return "nothing";
     const courtesy = COURTESY.exec(text);
     if (!courtesy) return null;

@@ -4,10 +4,14 @@ import { bareClause } from "./ask";
 const WILL =
   /\b(?:i|we)(?:['’]ll| will| shall)(?: also| then| just| now| both| all| personally| gladly| certainly| definitely| of course)* (?!be (?:away|out|off|on (?:holiday|leave|site)|in\b|at\b|back|there|here|gone|around|busy|travelling|unable|glad|happy|sorry|able|late|available)|have to (?:say|admit)|not\b|never\b|miss\b|see (?:you|how|what)|need\b|probably|know\b|assume|wait\b|love|try to (?:be|keep)|require|think about|want|believe)\w+/i;
 const GOING_TO =
-  /^(?:(?:so|and|then|ok|yes)[, ]+)*(?:ill|well|youll|theyll|shell|hell|itll) (?:be with you|send|get|do it|have it|bring|ring|call|come|take|make|let you|check|ask|tell|write|give|pass|post|fix|book)\b|\b(?:i['’]m|i am|we['’]re|we are) (?:going|about) to (?!be\b|need|have to|miss)\w+|\b(?:i|we) promise\b|\bleave (?:it|that|this) (?:with|to) (?:me|us)\b|\b(?:i|we) (?:can|should be able to) (?:let you have|have (?:it|them|this|that)|get (?:it|them|this|that|you)|send|deliver)\b|^will (?:do|send|get|have|let|ring|check|report)\b/i;
+  /^(?:(?:so|and|then|ok|yes)[, ]+)*(?:ill|well|youll|theyll|shell|hell|itll) (?:be with you|send|get|do it|have it|bring|ring|call|come|take|make|let you|check|ask|tell|write|give|pass|post|fix|book)\b|\b(?:i['’]m|i am|we['’]re|we are) (?:going|about) to (?!be\b|need|have to|miss)\w+|\b(?:i|we) promise\b|\bleave (?:it|that|this) (?:with|to) (?:me|us)\b|\b(?:i|we) (?:can|should be able to) (?:let you have|have (?:it|them|this|that)|get (?:it|them|this|that|you)|send|deliver)\b|^will (?!you\b|there\b|it\b|that\b|this\b|the\b|be\b|we\b|they\b|he\b|she\b|i\b|any|some|your\b|our\b|not\b|your)\w+|^will (?:do|send|get|have|let|ring|check|report)\b/i;
 const YOU_WILL_HAVE = /\byou(?:['’]ll| will| shall| should) (?:have|get|receive|hear|find|be sent)\b/i;
 const LET_ME = /^let me (?!know\b|explain|say|add|be\b|put|remind|introduce)\w+/i;
 const CONDITION = /\b(?:if (?:you|we|it|they|that|i)|in case|unless we|once you|as soon as you)\b/i;
+
+/** "This office will decide within four weeks", "Our driver will bring it": the writer's house will. */
+const OFFICE_WILL =
+  /^(?:this|our|the undersigned|my) (?:office|company|firm|department|team|workshop|driver|courier|fitter|engineer|accountant|bookkeeper|lawyer|colleagues?|house|shop|bank|mill|studio|crew|people)s? (?:will|shall|is going to|are going to)\b/i;
 
 /** Promises: what the writer's side says it will do, and can be held to. */
 export const promise: KindRule = {
@@ -15,6 +19,7 @@ export const promise: KindRule = {
   find(clause) {
     const bare = bareClause(clause.text);
     if (/\?$/.test(clause.text)) return null;
+    if (OFFICE_WILL.test(bare) && !/\b(?:not|be able)\b/i.test(bare)) return "promise";
     if (WILL.test(bare)) return CONDITION.test(bare.slice(0, 20)) ? null : "promise";
     return GOING_TO.test(bare) || YOU_WILL_HAVE.test(bare) || LET_ME.test(bare) ? "promise" : null;
   },
