@@ -1,28 +1,30 @@
 import type { KindRule } from "../kind-rule";
 
+/** Harm to things and people. */
 const DAMAGE =
-  /\b(?:broken|broke(?: down)?|cracked|bent|damaged|smashed|torn|faulty|defective|leak(?:s|ed|ing)?|jammed|crashed|corrupt(?:ed)?|rot(?:ted|ten|s)|mould(?:y)?|rusted|warped|scratched|burst|flooded|stolen|vandalis\w+|ruined|contaminated|injur\w+|accident|unsafe|dangerous|collapsed|burnt)\b/i;
+  /\b(?:broken|broke(?: down)?|cracked|bent|damaged|smashed|torn|tore|ripped|snapped|shattered|chipped|dented|stained|faulty|defective|leak(?:s|ed|ing|y)?|drip(?:s|ping)|jam(?:s|med|ming)|crash(?:es|ed|ing)|corrupt(?:ed)?|rot(?:ted|ten|s|ting)|mould(?:y)?|mold(?:y)?|rusted|rusty|warped|scratched|burst|flooded|soaked|rained on|stolen|vandalis\w+|ruined|spoil(?:s|ed|t|ing)|contaminated|injur\w+|accident|unsafe|dangerous|collapsed|burnt|burned (?:down|out|through)|blown|fused|overheat\w*|flicker\w*|squeak\w*|rattl\w+|wobbl\w+|sagg\w*|peel(?:s|ed|ing)|frayed|furry|clogged|blocked|frozen|unreadable|illegible|blurred|blurry|unusable|useless|worthless|void|dead|died|dying|missing (?:in|from|on))\b/i;
 const WRONG =
-  /\b(?:(?:is|are|was|were|came|arrived|went|goes|going|something|delivered) (?:\w+ )?(?:wrong|missing|short|late|lost)|wrong (?:size|colour|order|file|version|address|one|part|drawing|length|date|amount)|(?:do|does|did)(?:n['’]t| not) (?:work|fit|match|start|open|arrive|add up|agree|close|turn up|come)|(?:has|have)(?:n['’]t| not) (?:arrived|come|turned up|been (?:paid|delivered)|heard)|never (?:arrived|came|turned up)|stopped working|no longer (?:works|fits)|won['’]t (?:start|open|close|fit|make it|be ready|arrive|work|print|hold)|will not (?:be ready|make it|arrive|fit|hold)|can(?:['’]t|not) (?:find|deliver|open|get|make|use|finish|start|supply|work|print|log in|go on)|(?:un)?able to (?:deliver|supply|finish)|failed|fails|failing|refused|rejected|turned down|bounced)\b/i;
+  /\b(?:(?:is|are|was|were|came|arrived|went|goes|going|something|delivered|got) (?:\w+ )?(?:wrong|missing|short|late|lost|incomplete|invalid|expired|blocked|waste|gone|down again|out of (?:order|sync|tune|focus|stock|action|date))|(?:the |last year['’]s |a )?wrong (?:\w+)|(?:do|does|did)(?:n['’]t| not) (?:work|fit|match|start|open|arrive|add up|agree|close|turn up|come|hold|reach|show up|tally|charge|load|print|respond|answer|line up)|(?:has|have)(?:n['’]t| not) (?:arrived|come|turned up|been (?:paid|delivered)|heard|reached)|never (?:arrived|came|turned up|showed up|reached)|stopped (?:working|at)|no longer (?:works?|fits?|holds?|starts?)|won['’]t (?:start|open|close|fit|make it|be ready|arrive|work|print|hold|load|charge|reach)|will not (?:be ready|make it|arrive|fit|hold)|can(?:['’]t|not) (?:find|deliver|open|get|make|use|finish|start|supply|work|print|log in|go on|be (?!sure|helped|beaten|too|faulted|denied|said|stressed|expected|certain|long|far)\w+ed|be (?:read|sold|paid|used|built|found|sent|held|met|kept|done))|could(?:n['’]t| not) be \w+(?:ed|t|n)|(?:un)?able to (?:deliver|supply|finish)|failed|fails|failing|refuse[sd]?|rejected|turned down|bounced|mixed up|swapped|upside down|the wrong way round|forgotten|forgot|(?:lost|lose|loses|losing|missed|misses|spilled|deleted|overwrote|overwritten|withdrew|withdrawn) (?:the|our|his|her|their|its|a|an|every|all|his|two|three|half|one|by|from|in)|waste paper|a waste of)\b/i;
+/** "two frames off", "40 mm too short", "has no sound", "no voice at all". */
+const AMISS =
+  /\b(?:(?:\d+|a|an|two|three|four|five|six|ten|several|some|half an?) (?:\w+ )?\w+s? (?:off|short|out|over|too (?:short|long|late|small|big|large|wide|narrow|heavy|low|high|few|many))\b|(?:is|are|was|were|came|comes|came out|turned out) (?:far |much |a bit |rather |way )?too (?:short|late|small|big|large|wide|narrow|heavy|weak|loud|dark|thick|thin|hot|cold|tight|loose|soft|hard|wet|dry|salty|expensive|few|slow)|(?:has|have|had|with|there (?:is|are|was|were)|there['’]s) no (?!need|time (?:for|to)|objections?|problem|idea|doubts?|plans?|preference|wish|reason|questions?|rush|hurry|harm|one|more|such|longer|other|charge|obligation|limit|news|way to know|pressure|point)\w+|no \w+ at all|(?:has|have) (?:had )?(?:a|an|its|lost|got) (?:\w+ )?(?:holes?|cracks?|leak|dent|fault|tear|gap|stain|split|bug|virus|error|puncture|flat|fever|flu)|came out (?:blue|green|purple|pink|red|grey|gray|yellow|brown|black|white|crooked|blurred|upside|wrong|too|flat|burnt)|turn(?:s|ed) up (?:with|without|late|drunk)|(?:have|has|got|received|sent|delivered|came|printed|brought) .{2,40} instead of|run(?:s|ning)? (?:ahead of|behind|away|dry|hot)|at a standstill|stands? (?:still|idle)|off the air|in pieces|(?:is|are) (?:waste|scrap|ruined)|gone (?:off|bad|mouldy|missing|furry|soft)|(?:refuses?|refused) to)\b/i;
 const BEHIND =
-  /\b(?:\w+ (?:days?|weeks?|hours?) (?:behind|late)|behind (?:schedule|plan|time)|running late|over(?:run|spent| budget)|delay(?:s|ed)?|held up|stuck|postponed|slipp(?:ed|ing)|run(?:ning)? out of|ran out of|out of stock|sold out|double[- ]booked|short[- ]staffed|off sick|called in sick|broke down|fallen? (?:behind|through))\b/i;
+  /\b(?:\w+ (?:days?|weeks?|hours?|months?) (?:behind|late)|behind (?:schedule|plan|time)|running late|over(?:run|spent| budget)|delay(?:s|ed)?|held up|stuck|postponed|slipp(?:ed|ing)|slips? (?:a|by|to|on)|run(?:ning)? out of|ran out of|out of stock|sold out|double[- ]booked|short[- ]staffed|understaffed|off sick|called in sick|in hospital|broke down|fallen? (?:behind|through|ill)|falls? through|no-?show|pulled out|backed out|gone bankrupt|insolven\w+|on strike|walked out|handed in (?:his|her|their) notice|overbooked)\b/i;
 const UNHAPPY =
-  /\b(?:complain(?:s|ed|ing|ts?)?|unhappy|not (?:at all |very |too )?(?:happy|pleased|amused|acceptable|satisfied)|angry|furious|upset|cross|annoyed|disappoint(?:ed|ing)|threaten(?:s|ed|ing)?|cancel(?:led|ling) (?:the|their|our)|legal action|solicitor|penalt(?:y|ies))\b/i;
+  /\b(?:complain(?:s|ed|ing|ts?)?|unhappy|not (?:at all |very |too |exactly )?(?:happy|pleased|amused|acceptable|satisfied|impressed)|displeased|dissatisfied|angry|furious|livid|fuming|upset|cross|annoyed|disappoint(?:ed|ing)|lost patience|losing patience|had enough|threaten(?:s|ed|ing)?|cancel(?:led|ling) (?:the|their|our)|wants? (?:his|her|their|its) money back|legal action|su(?:e|ing) us|solicitor|penalt(?:y|ies)|a fine of)\b/i;
 const PROBLEM =
-  /\b(?:(?:a|the|one|another|serious|big|real|slight) (?:problem|trouble|fault|mistake|error|snag|hitch|emergency)|problems? with|trouble with|goes wrong)\b/i;
+  /\b(?:(?:a|the|one|another|serious|big|real|slight) (?:problem|trouble|fault|mistake|error|snag|hitch|emergency)|problems? with|trouble with|goes wrong|went wrong|gone wrong|bad news|we have a situation)\b/i;
 
 const SETTLED =
-  /\b(?:no (?:problem|trouble|damage|delay|complaints?)|not a problem|sorted(?: now| out)?|fixed(?: now)?|solved|resolved|all (?:fine|good|well) (?:now|again)|works again|mended|replaced already|in case|to avoid|avoid|prevent|would have|might have|luckily|fortunately|without (?:delay|trouble|damage))\b/i;
+  /\b(?:no (?:problem|trouble|damage|delay|complaints?)|not a problem|nothing (?:is )?wrong|sorted(?: now| out)?|fixed(?: now)?|solved|resolved|all (?:fine|good|well) (?:now|again)|works again|mended|replaced already|in case|to avoid|avoid|prevent|would have|might have|luckily|fortunately|without (?:delay|trouble|damage)|(?:is|are) (?:back|up) (?:again|and running))\b/i;
 
 /** Trouble: work, money, time or goodwill at risk. Stands last: a clause that asks or promises is that first. */
 export const trouble: KindRule = {
   name: "trouble",
   find(clause) {
     const { text } = clause;
-    if (/\?$/.test(text) || /^(?:if|should|unless|when) /i.test(text)) return null;
+    if (/\?$/.test(text) || /^(?:if|should|unless|when|whether|in case) /i.test(text)) return null;
     if (SETTLED.test(text)) return null;
-    return DAMAGE.test(text) || WRONG.test(text) || BEHIND.test(text) || UNHAPPY.test(text) || PROBLEM.test(text)
-      ? "trouble"
-      : null;
+    return [DAMAGE, WRONG, AMISS, BEHIND, UNHAPPY, PROBLEM].some((pattern) => pattern.test(text)) ? "trouble" : null;
   },
 };
