@@ -12,9 +12,9 @@ import { readPeopleFile } from "./people-file";
 import { WrongCall } from "./wrong-call";
 
 /** What is found in a letter, as it is printed. */
-function itemsOf(letter: Letter, people: People) {
+function itemsOf(letter: Letter, people: People, readsLists: boolean) {
   const sent = { at: letter.sentAt ?? 0, zone: letter.offset };
-  const settings = { ...PLAIN_READING, figures: figuresOf(letter.offset) };
+  const settings = { ...PLAIN_READING, figures: figuresOf(letter.offset), readsLists };
   return readLetter(letter, people, sent, settings).map((slip) => ({
     kind: slip.kind,
     quote: letter.text.slice(slip.start, slip.end),
@@ -30,7 +30,7 @@ function itemsOf(letter: Letter, people: People) {
 
 /** `jam read --people PEOPLE.json FILE.eml…`: what letters in files ask for, one JSON object a letter; nothing is brought in. */
 export async function readCommand(words: readonly string[]): Promise<number> {
-  const { paths, value } = readWords(words, ["json"], ["people"]);
+  const { paths, value, has } = readWords(words, ["json", "lists"], ["people"]);
   if (paths.length === 0) throw new WrongCall("Say which letters: jam read --json --people PEOPLE.json FILE…");
   for (const one of paths) if (!fs.existsSync(one)) throw new WrongCall(`There is no ${one}.`);
   const people = readPeopleFile(value("people"));
@@ -44,7 +44,7 @@ export async function readCommand(words: readonly string[]): Promise<number> {
         ? {
             ...at,
             text: newText(parsed.letter),
-            items: itemsOf(parsed.letter, people),
+            items: itemsOf(parsed.letter, people, has("lists")),
             problems: parsed.letter.problems,
           }
         : { ...at, text: null, items: [], problems: [parsed.why] };

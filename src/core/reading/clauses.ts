@@ -49,7 +49,9 @@ function blocksOf(text: string, part: TextPart): Block[] {
     } else open.end = at + line.length;
     // A line in which the next word had room was ended on purpose, not folded by the mail program.
     const next = /^\s*(\S+)/.exec(text.slice(end, end + 80))?.[1] ?? "";
-    isBroken = /[:;]$/.test(line) || line.length > FOLDED_AT || line.length + 1 + next.length < width;
+    const hadRoom = line.length + 1 + next.length < width;
+    const isEnded = /[.?!,)]["”’']?$/.test(line) || /^[\p{Lu}\d"“(]/u.test(next) || line.length < width * SHORT_LINE;
+    isBroken = /[:;]$/.test(line) || line.length > FOLDED_AT || (hadRoom && isEnded);
     at = end;
   }
   return blocks;
@@ -61,10 +63,21 @@ const FOLDED_AT = 90;
 /** Characters to which lines are folded at the least. */
 const NARROWEST_FOLD = 60;
 
+/** A line below this share of the width was ended on purpose, whatever follows. */
+const SHORT_LINE = 0.7;
+
+/** Share of the lines that are no longer than the width to which a text was folded: one long address says nothing. */
+const MOST_LINES = 0.85;
+
 /** The width to which a text was folded, less a little, since programs count differently. */
 function widthOf(text: string): number {
-  const longest = Math.max(0, ...text.split("\n").map((line) => line.trimEnd().length));
-  return Math.max(NARROWEST_FOLD, Math.min(longest, FOLDED_AT) - 3);
+  const lengths = text
+    .split("\n")
+    .map((line) => line.trimEnd().length)
+    .filter((length) => length > 0)
+    .sort((a, b) => a - b);
+  const usual = lengths[Math.floor(lengths.length * MOST_LINES)] ?? 0;
+  return Math.max(NARROWEST_FOLD, Math.min(usual, FOLDED_AT) - 3);
 }
 
 function isNearEnd(text: string, at: number, end: number): boolean {

@@ -12,6 +12,10 @@ export function calledAt(text: string, people: readonly Person[]): Person | null
   return isHead && /^\s*(?:[:,–—-]|\band\b)/.test(after) ? first.person : null;
 }
 
+/** Said of whoever it may be, even where a name was called before. */
+const ANYBODY =
+  /\b(?:someone|somebody|anyone|anybody|whoever|everyone|everybody|(?:one|any|all|each|both|who|which|how many|some|none) of you)\b/i;
+
 const TEAM_WIDE =
   /\b(?:someone|somebody|anyone|one of you|any of you|we (?:need|must|should|have)|the team|everyone|all of you|whoever)\b/i;
 
@@ -33,7 +37,7 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
       /^[,:]?\s*(?:will|shall|can|could|would|should|must|has|is to|is going|needs|please|to\b|promised|was going|was supposed|said|owes|[:,–-])/i.test(
         after,
       ) ||
-      /(?:^|\b(?:can|could|would|will|ask|get|have|let|need|for|from|by|tell|remind|action)\b[:,\s]*)$/i.test(
+      /(?:^|\b(?:can|could|would|will|ask|get|have|let|need|for|from|by|tell|remind|action|if|that)\b[:,\s]*)$/i.test(
         before.trim(),
       )
     );
@@ -48,6 +52,7 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
       !/^\s+(?:to|will|can|could|should|must)\b/i.test(clause.text.slice(acting.end));
     if (!isObject) return acting.person;
   }
+  if (ANYBODY.test(clause.text) && !/\b(?:from you|please you)\b/i.test(clause.text)) return null;
   if (addressee) return addressee;
   const only = ground.to.length === 1 ? ground.to[0]! : null;
   if (TEAM_WIDE.test(clause.text) && !/\b(?:you|your|from you)\b/i.test(clause.text)) return null;

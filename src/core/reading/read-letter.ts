@@ -36,6 +36,8 @@ const MOST_TEXT_READ = 60_000;
 export interface ReadingSettings {
   readonly calendar: WorkingCalendar;
   readonly figures: "dmy" | "mdy";
+  /** Whether letters of discussion lists are read too; otherwise they ask nothing, like all that programs hand on (RFC 2369, 2919). */
+  readonly readsLists?: boolean;
 }
 
 export const PLAIN_READING: ReadingSettings = { calendar: PLAIN_WEEK, figures: "dmy" };
@@ -140,7 +142,7 @@ export function readLetter(
   sent: Moment,
   settings: ReadingSettings = PLAIN_READING,
 ): FoundSlip[] {
-  if (letter.automatic) return [];
+  if (letter.automatic && !(letter.automatic === "list" && settings.readsLists)) return [];
   const { parts, ground, from } = readingOf(letter, people, sent);
   const everyone = [...people.team, ...people.outside];
   const isUrgentLetter = letter.isUrgent || priorityOf(letter.subject) === "high";

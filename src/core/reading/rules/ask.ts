@@ -26,11 +26,30 @@ export function bareClause(text: string): string {
 const POLITE =
   /\b(?:could|can|would|will) (?:you|(?:\w+ ){0,3}your (?!office|shop|house)\w+(?= (?!be\b)\w+)|someone|somebody|anyone|one of you|we|they)\b(?! (?:believe|imagine|be (?:there|away|coming|at)|have (?:heard|seen)|like (?:me|us|a)\b))|\bwould (?:you mind|it be possible)|\b(?:any|is there (?:any|a)) chance (?:of|you|that|to)|\bdo you think you could|\b(?:wonder(?:ing|ed)?|see) (?:if|whether) you (?:could|can|would|might)|\b(?:grateful|great|good|nice|lovely|helpful|help(?: \w+){0,3}|kind|appreciate(?: it)?|obliged|glad) if (?:you|someone|somebody|we|the|it|they|[A-Z]\w+)\b|\bmay i (?:ask|trouble|remind) you to|\bcan i (?:have|get|ask you)|\bcould (?:i|we) (?:have|get)|\b(?:i|we)(?:['’]d)? ?(?:must|would like to|need to|have to|like to)?(?: also| further| kindly)? ?ask (?:you|that|for)\b|\b(?:are|is) (?:kindly |hereby |therefore |also |further )*(?:requested|asked|instructed|reminded|required) to\b/i;
 
-const NEED =
-  /\b(?:i|we|they)(?:['’]ll| will| still| also| really| do| would| urgently| just| now| both| all)* (?:need|require|want)\b(?! to (?:say|thank|let you know|add|apologise|stress|mention|tell you))|\b(?:i|we)(?:['’]d| would)(?: also| really)? (?:like|love|want|prefer|appreciate)\b(?! to (?:know|thank|say|hear from|invite|add|apologise|point out|see how|congratulate))|\b(?:is|are) (?:still )?(?:needed|required|wanted|outstanding|due)\b|\b(?:still|now) (?:waiting|missing)\b|\bwe(?:['’]re| are)(?: still)? (?:waiting|missing|short of) (?:for|on|your|the)?|\bi(?:['’]m| am) (?:still )?(?:waiting|missing) |\bthere(?:['’]s| is| are) still .{3,60} (?:to do|to come|missing)\b/i;
+/** Words after which a need or duty is spoken about and not put to anybody: "all I need", "the form that you have to sign". */
+const SPOKEN_ABOUT =
+  /\b(?:what|all (?:i|we|you|that)|that|which|who|whom|whose|if|when|whenever|because|since|although|as|than|why|how|where|whatever|everything|anything|thing|things|think|thought|says?|said|would|unless|whether|only|wonder)\b/i;
 
-const OBLIGATION =
-  /\b(?:must|has to|have to|needs to|need to|ought to|should|will have to|will need to|is to|are to|has got to)\s+(?:please |also |now |all |both |first |not |still |really )*(?:be (?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at|in\b|aware|a\b|an\b|the\b|here|careful|all right)\w+|(?!be\b|have been|have had|have said|not be|say|admit|confess|wait and see|do with|mean|suffice|help|know|apply)\w+)|\bneeds (?:\w+ing|a|an|the|your|another)\b|\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary) (?:that|to)\b/i;
+/** "What I need from you is a clean copy." */
+const WHAT_IS_NEEDED =
+  /\b(?:what|all|the (?:only |one )?thing)(?: that)? (?:i|we)(?: still| now| really| urgently)* need(?: now| still)? (?:from you|is\b|are\b|by\b|before\b)/i;
+
+const NEED =
+  /\b(?:we|i)(?:['’]ll| will| still| also| really| do| would| urgently| just| now| both| all)* (?:need|require|want)\b(?! to (?:say|thank|let you know|add|apologise|stress|mention|tell you)|(?<=\bi\b.{0,30}) to\b(?! (?:have|know|get|see|hear|receive)))|\b(?:i|we)(?:['’]d| would)(?: also| really)? (?:like|love|want|prefer|appreciate)\b(?! to (?:know|thank|say|hear from|invite|add|apologise|point out|see how|congratulate))|\b(?:is|are) (?:still )?(?:needed|required|wanted|outstanding|due)\b|\b(?:still|now) (?:waiting|missing)\b|\bwe(?:['’]re| are)(?: still)? (?:waiting|missing|short of) (?:for|on|your|the)?|\bi(?:['’]m| am) (?:still )?(?:waiting|missing) |\bthere(?:['’]s| is| are) still .{3,60} (?:to do|to come|missing)\b/i;
+
+const DUTY = "must|has to|have to|needs to|need to|ought to|should|will have to|will need to|is to|are to|has got to";
+const DUTY_ADVERBS =
+  "(?:(?:please|also|now|all|both|first|not|still|really|definitely|urgently|at least|only|then)\\s+)*";
+/** Somebody has a duty: "you will have to call", "the council must sign", "we should order". */
+const DUTY_OF_SOMEBODY = new RegExp(
+  `^(?:(?:and|but|so|also|then|now|therefore|unfortunately|in the meantime|by \\w+|for (?:that|this))[, ]+)*(?:you|we|(?:someone|somebody)(?: \\p{L}+){0,4}?|everyone|everybody|one of (?:you|us)|(?:the|your|our|his|her|their) \\p{L}+(?: \\p{L}+)?|\\p{Lu}[\\p{L}-]+(?: (?:and )?\\p{Lu}[\\p{L}-]+)?)\\s+(?:(?:also|still|really|now|all|both)\\s+)*(?:${DUTY})\\s+${DUTY_ADVERBS}(?!be\\b|been\\b|have (?:been|had|said)|say\\b|admit|confess|wait and see|do with|mean|suffice|help\\b|know\\b|apply|last\\b|contain|think|see\\b|look like|feel|work\\b|expect|take (?:a|an|one|two|about|less|more)|cost|fit\\b|hold\\b|get\\b)\\p{L}+`,
+  "iu",
+);
+/** Something is to be done to a thing: "the sails must be dried", "the hedge needs cutting". */
+const DUTY_TO_THING = new RegExp(
+  `\\b(?:${DUTY})\\s+${DUTY_ADVERBS}be\\s+${DUTY_ADVERBS}(?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at\\b|in\\b|aware|a\\b|an\\b|the\\b|here|careful|all right|said|noted|thinking|clear|used to|pleased|interested|called|going|getting|noticed|expected|considered|able)(?:\\w+(?:ed|en|wn|pt|nt|ld|de|id|ut|ung|one|et|ad|und|ung|ought|aught|ent)\\b|with (?:us|me|them|you|the \\w+|our \\w+)\\b|ready|in place|on site|back|here by|there by)|\\bneeds \\w+ing\\b|\\bneeds (?:your|another)\\b|\\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary|imperative) (?:that|to)\\b`,
+  "i",
+);
 
 /** "Someone has to be at the door", "Everyone to hand in their hours": said of whoever it may be. */
 const WHOEVER =
@@ -40,6 +59,10 @@ const OWED =
   /\b(?:you(?: still)? owe|(?:is|are) still owed|still owe|waits? (?:for|on) your|waiting (?:for|on) your|lies? (?:on|with) (?:your|you)|is (?:with|on) (?:you|your (?:desk|table)) (?:since|now)|is yours\b)/i;
 /** "The drawings by Friday, please." */
 const PLEASE_LAST = /[\w)],?\s+(?:please|pls|plz)[.!]*$/i;
+
+/** "Say you have two", "Don't know much", "Check out …": orders in form alone. */
+const NO_ORDER =
+  /^(?:say (?:you|we|that|it)|suppose|imagine|assume|consider|guess|think|read on|see (?:also|you|the)|check (?:it )?out|look at (?:that|this)|notice|take a look|go figure|fancy|mind you|trust me|believe me|(?:don['’]t|do not|didn['’]t) (?:know|care|think|get me|suppose|see|understand|believe|mind)|just (?:got|had|saw|heard|to|that|because|in|a|an|as|wanted)|let['’]s|never (?:mind|heard|seen|had|been|thought)|speaking|talking|sounds|looks|seems|works)\b/i;
 
 const ACTION_NAME = /^(?:action|todo|to do|ap)\b\s*[:–-]/i;
 const PLEASE =
@@ -54,6 +77,7 @@ const BARE_VERBS =
   /^(?:add|agree|answer|arrange|ask|assign|attach|book|bring|call|cancel|change|chase|check|circulate|clean|clear|close|collect|compare|complete|confirm|contact|copy|correct|cut|deliver|do|double-check|draft|draw|drop|email|empty|ensure|explain|file|fill|finalise|finish|fit|fix|follow|forward|get|give|hand|hold|invite|invoice|keep|leave|let|list|load|look|mail|make|mark|measure|meet|move|note down|order|pack|paint|pass|pay|phone|pick|plan|post|prepare|price|print|put|quote|raise|read|remember|remind|remove|rename|replace|reply|report|request|reserve|return|review|revise|ring|rewrite|scan|schedule|send|set|share|ship|show|sign|sort|speak|start|stop|store|submit|switch|take|talk|tell|test|tidy|try|turn|update|upload|use|wait|water|warn|weigh|write)\b/i;
 
 function isImperative(text: string): boolean {
+  if (NO_ORDER.test(text)) return false;
   // "Leave it with me" is a promise in an order's clothes.
   if (/^leave (?:it|that|this) (?:with|to) (?:me|us)\b/i.test(text)) return false;
   if (STATEMENT_START.test(text) || text.endsWith("?")) return false;
@@ -131,7 +155,9 @@ export const ask: KindRule = {
     if (order && isImperative(bare.slice(order.index + order[0].length))) return "ask";
     if (/^(?:if|whether|unless) (?:we|you|it|they)\b/i.test(bare)) return null;
     if (OWED.test(clause.text)) return "ask";
-    if (NEED.test(clause.text) || OBLIGATION.test(bare))
+    const need = NEED.exec(bare) ?? DUTY_OF_SOMEBODY.exec(bare) ?? DUTY_TO_THING.exec(bare);
+    if (WHAT_IS_NEEDED.test(bare)) return "ask";
+    if (need && !SPOKEN_ABOUT.test(bare.slice(0, need.index).split(/[,;:]/).at(-1)!))
       return /\b(?:did|had|was|were|used to|would have|should have|could have)\s+(?:to|need)?/i.test(bare.slice(0, 30))
         ? null
         : "ask";
