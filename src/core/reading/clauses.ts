@@ -179,13 +179,16 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
   for (const part of parts) {
     if (part.kind !== "new") continue;
     let listLead: string | null = null;
-    for (const piece of blocksOf(text, part)) {
+    const pieces = blocksOf(text, part);
+    for (const [i, piece] of pieces.entries()) {
       block += 1;
       if (!piece.isListItem) listLead = null;
       for (const sentence of sentencesOf(text, piece)) {
         const flat = text.slice(sentence.start, sentence.end).replace(/\s+/g, " ").trim();
         if (flat.length < shortest || SALUTATION.test(flat)) continue;
-        if (!piece.isListItem && flat.endsWith(":")) {
+        const leadsIn =
+          flat.endsWith(":") || (!/[.?!,]$/.test(flat) && sentence.end >= piece.end && pieces[i + 1]?.isListItem);
+        if (!piece.isListItem && leadsIn) {
           listLead = flat;
           continue;
         }

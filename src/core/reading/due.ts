@@ -4,6 +4,10 @@ import type { DueFound, SlipKind } from "./slip";
 const DUE_LEAD =
   /\b(?:by|before|until|till|due|no later than|not later than|latest|on|for|this|at|in time for|ready for|within|from|,)\s*(?:the|at the latest|latest)?\s*$/i;
 
+/** Words that set a limit: they say when something is due, whatever other days are named. */
+const LIMIT_LEAD =
+  /\b(?:by|before|until|till|no later than|not later than|at the latest|latest|due)\s*(?:on\s+)?(?:the|this)?\s*$/i;
+
 /** Words before a date that make it the day of something else: "the opening on 4 May", "the letter of the 3rd". */
 const EVENT_LEAD =
   /\b(?:opening|meeting|visit|event|fair|concert|course|workshop|inspection|party|wedding|show|delivery|holiday|conference|training|launch|closing|open day|walk ?round|appointment|lesson|exam|match|festival|board|council|session|interview|trip|dated|letter|mail|invoice|order|quote|quotation|minutes|drawing|version|since|from|starts?|starting|begins?|opens?|closes?|meets?|happens?|takes place|arrives?|leaves?|away)\s+(?:is |are |of |on |at |until |till |from )?(?:the )?$/i;
@@ -27,6 +31,7 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
       text,
     );
   const candidates = corrected ? usable.filter((date) => date.start > corrected.index) : usable;
-  const best = candidates.find((date) => DUE_LEAD.test(text.slice(0, date.start))) ?? candidates[0] ?? usable[0];
+  const led = (lead: RegExp) => candidates.find((date) => lead.test(text.slice(0, date.start)));
+  const best = led(LIMIT_LEAD) ?? led(DUE_LEAD) ?? candidates[0] ?? usable[0];
   return best ? { day: best.day, time: best.time, others: best.others, words: best.words } : null;
 }

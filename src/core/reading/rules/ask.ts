@@ -10,7 +10,7 @@ const ANNOUNCED = /^(?!\w+ (?:says?|said|asks?|asked|wrote)\b)(?:[\p{L}’'-]+[\
 
 /** A condition before an order: "If they don't, make sure …". */
 const CONDITION_FIRST =
-  /^(?:if|when|once|as soon as|before|after|until|while|in case|unless)\b[^,;:]{3,90},\s+(?:then\s+)?(?=\S)/i;
+  /^(?:if|when|once|as soon as|before|after|until|while|in case|unless)\b[^,;:]{1,90},\s+(?:then\s+)?(?=\S)/i;
 
 /** The clause without words that only lead into it, and without a name that is called at its head ("Anton, …"). */
 export function bareClause(text: string): string {
@@ -35,7 +35,7 @@ const WHAT_IS_NEEDED =
   /\b(?:what|all|the (?:only |one )?thing)(?: that)? (?:i|we)(?: still| now| really| urgently)* need(?: now| still)? (?:from you|is\b|are\b|by\b|before\b)/i;
 
 const NEED =
-  /\b(?:we|i)(?:['’]ll| will| still| also| really| do| would| urgently| just| now| both| all)* (?:need|require|want)\b(?! to (?:say|thank|let you know|add|apologise|stress|mention|tell you)|(?<=\bi\b.{0,30}) to\b(?! (?:have|know|get|see|hear|receive)))|\b(?:i|we)(?:['’]d| would)(?: also| really)? (?:like|love|want|prefer|appreciate)\b(?! to (?:know|thank|say|hear from|invite|add|apologise|point out|see how|congratulate))|\b(?:is|are) (?:still )?(?:needed|required|wanted|outstanding|due)\b|\b(?:still|now) (?:waiting|missing)\b|\bwe(?:['’]re| are)(?: still)? (?:waiting|missing|short of) (?:for|on|your|the)?|\bi(?:['’]m| am) (?:still )?(?:waiting|missing) |\bthere(?:['’]s| is| are) still .{3,60} (?:to do|to come|missing)\b/i;
+  /\b(?:we|i)(?:['’]ll| will| still| also| really| do| would| urgently| just| now| both| all)* (?:need|require|want)\b(?! to (?:say|thank|let you know|add|apologise|stress|mention|tell you)|(?<=\bi\b.{0,30}) to\b(?! (?:have|know|get|see|hear|receive)))|\b(?:i|we) must have (?:your|the|it|them|a|an|all)\b|\b(?:i|we)['’]d need\b|\b(?:i|we)(?:['’]d| would) be (?:glad|happy|grateful|pleased|delighted) to (?:have|get|see|receive|hear|know)\b|\b(?:i|we)(?:['’]d| would)(?: also| really)? (?:like|love|want|prefer|appreciate)\b(?! to (?:know|thank|say|hear from|invite|add|apologise|point out|see how|congratulate))|\b(?:is|are) (?:still )?(?:needed|required|wanted|outstanding|due)\b|\b(?:still|now) (?:waiting|missing)\b|\bwe(?:['’]re| are)(?: still)? (?:waiting|missing|short of) (?:for|on|your|the)?|\bi(?:['’]m| am) (?:still )?(?:waiting|missing) |\bthere(?:['’]s| is| are) still .{3,60} (?:to do|to come|missing)\b/i;
 
 const DUTY = "must|has to|have to|needs to|need to|ought to|should|will have to|will need to|is to|are to|has got to";
 const DUTY_ADVERBS =
@@ -47,7 +47,7 @@ const DUTY_OF_SOMEBODY = new RegExp(
 );
 /** Something is to be done to a thing: "the sails must be dried", "the hedge needs cutting". */
 const DUTY_TO_THING = new RegExp(
-  `\\b(?:${DUTY})\\s+${DUTY_ADVERBS}be\\s+${DUTY_ADVERBS}(?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at\\b|in\\b|aware|a\\b|an\\b|the\\b|here|careful|all right|said|noted|thinking|clear|used to|pleased|interested|called|going|getting|noticed|expected|considered|able)(?:\\w+(?:ed|en|wn|pt|nt|ld|de|id|ut|ung|one|et|ad|und|ung|ought|aught|ent)\\b|with (?:us|me|them|you|the \\w+|our \\w+)\\b|ready|in place|on site|back|here by|there by)|\\bneeds \\w+ing\\b|\\bneeds (?:your|another)\\b|\\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary|imperative) (?:that|to)\\b`,
+  `\\b(?:${DUTY})\\s+${DUTY_ADVERBS}be\\s+${DUTY_ADVERBS}(?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at\\b|in\\b|aware|a\\b|an\\b|the\\b|here|careful|all right|said|noted|thinking|clear|used to|pleased|interested|called|going|getting|noticed|expected|considered|able)(?:\\w+(?:ed|en|wn|pt|nt|ld|de|id|ut|ung|one|et|ad|und|ung|ought|aught|ent)\\b|with (?:us|me|them|you|the \\w+|our \\w+)\\b|ready|in place|on site|back|here by|there by)|\\b(?:must|has to|have to|needs to|need to|should|ought to)\\s+${DUTY_ADVERBS}(?:come|go|leave|stay|reach|arrive|stand|remain|carry|bear)\\b|\\bneeds \\w+ing\\b|\\bneeds (?:your|another)\\b|\\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary|imperative) (?:that|to)\\b`,
   "i",
 );
 
@@ -56,13 +56,25 @@ const WHOEVER =
   /^(?:someone|somebody|one of (?:us|you)|everyone|everybody|all (?:of (?:us|you)|staff|crew|teams?)|whoever [^,]{3,40},?)\s+(?:has to|have to|needs to|need to|must|should|will have to|to|please)\s+\w+/i;
 /** What somebody is owed, or what lies with them, they are asked for. */
 const OWED =
-  /\b(?:you(?: still)? owe|(?:is|are) still owed|still owe|waits? (?:for|on) your|waiting (?:for|on) your|lies? (?:on|with) (?:your|you)|is (?:with|on) (?:you|your (?:desk|table)) (?:since|now)|is yours\b)/i;
+  /\b(?:you(?: still)? owe|(?:is|are) still owed|waits? (?:for|on) your|waiting (?:for|on) your|lies? (?:on|with) (?:your|you)|is (?:with|on) (?:you|your (?:desk|table)) (?:since|now)|is yours\b)/i;
 /** "The drawings by Friday, please." */
 const PLEASE_LAST = /[\w)],?\s+(?:please|pls|plz)[.!]*$/i;
 
 /** "Say you have two", "Don't know much", "Check out …": orders in form alone. */
 const NO_ORDER =
-  /^(?:say (?:you|we|that|it)|suppose|imagine|assume|consider|guess|think|read on|see (?:also|you|the)|check (?:it )?out|look at (?:that|this)|notice|take a look|go figure|fancy|mind you|trust me|believe me|(?:don['’]t|do not|didn['’]t) (?:know|care|think|get me|suppose|see|understand|believe|mind)|just (?:got|had|saw|heard|to|that|because|in|a|an|as|wanted)|let['’]s|never (?:mind|heard|seen|had|been|thought)|speaking|talking|sounds|looks|seems|works)\b/i;
+  /^(?:(?:don['’]t|do not) (?:lose sleep|worry|panic|be (?:shy|sad|cross)|bother|you\b)|say (?:you|we|that|it)|suppose|imagine|assume|consider|guess|think|read on|see (?:also|you|the)|check (?:it )?out|look at (?:that|this)|notice|take a look|go figure|fancy|mind you|trust me|believe me|(?:don['’]t|do not|didn['’]t) (?:know|care|think|get me|suppose|see|understand|believe|mind)|just (?:got|had|saw|heard|to|that|because|in|a|an|as|wanted)|let['’]s|never (?:mind|heard|seen|had|been|thought)|speaking|talking|sounds|looks|seems|works)\b/i;
+
+/** "Sanna: new invoice to Agnes": a name, and what is theirs, without a verb that says how it is. */
+const FINITE =
+  /\b(?:is|are|was|were|has|have|had|will|would|did|does|do|can|could|said|says|went|came|got|thinks?|knows?)\b/i;
+function isListedFor(text: string, others: readonly { at: number; end: number }[]): boolean {
+  const head = others.find((name) => name.at <= 8);
+  if (!head) return false;
+  const after = /^\s*(?::|[–—-])\s+(?=\S)/.exec(text.slice(head.end));
+  if (!after) return false;
+  const rest = text.slice(head.end + after[0].length);
+  return !/\?$/.test(rest) && !FINITE.test(rest) && rest.split(/\s+/).length >= 2;
+}
 
 const ACTION_NAME = /^(?:action|todo|to do|ap)\b\s*[:–-]/i;
 const PLEASE =
@@ -128,6 +140,7 @@ export const ask: KindRule = {
       !/\bif\b/i.test(clause.text.slice(0, 3))
     )
       return "ask";
+    if (isListedFor(clause.text, others)) return "ask";
     if (others.some(({ at, end }) => at <= 8 && /^\s*[:–—-]\s|^,\s/.test(clause.text.slice(end))) && isImperative(bare))
       return "ask";
     if (

@@ -1,0 +1,109 @@
+import { readLetter } from "@/core/reading/read-letter";
+import type { FoundSlip } from "@/core/reading/slip";
+import { type Label, type LabelledLetter, PEOPLE } from "./labelled";
+
+/** How well letters are read: shares from 0 to 1, and every mistake in words. */
+export interface ReadingScore {
+  readonly labels: number;
+  readonly found: number;
+  readonly finding: number;
+  readonly kind: number;
+  readonly owner: number;
+  readonly due: number;
+  readonly priority: number;
+  readonly anything: number;
+  readonly mistakes: readonly string[];
+}
+
+const squash = (text: string) => text.replace(/\s+/g, " ").trim();
+
+/** Length of the longest run of characters that two texts share. */
+function commonRun(a: string, b: string): number {
+  let best = 0;
+  let row = new Uint16Array(b.length + 1);
+  for (const sign of a) {
+    const next = new Uint16Array(b.length + 1);
+    for (let j = 1; j <= b.length; j += 1)
+      if (sign === b[j - 1]) {
+        next[j] = row[j - 1]! + 1;
+        best = Math.max(best, next[j]!);
+      }
+    row = next;
+  }
+  return best;
+}
+
+function overlap(a: string, b: string): number {
+  const shorter = Math.min(a.length, b.length);
+  return shorter === 0 ? 0 : commonRun(a, b) / shorter;
+}
+
+/** Matches what was found to the labels: texts that share half of the shorter, best first, each once. */
+function matched(labels: readonly Label[], slips: readonly (FoundSlip & { quote: string })[]): [number, number][] {
+  const pairs = labels.flatMap((label, l) =>
+    slips.flatMap((slip, s) => {
+      const share = overlap(squash(label.quote), squash(slip.quote));
+      return share >= 0.5 ? [{ l, s, share, isSame: label.kind === slip.kind }] : [];
+    }),
+  );
+  pairs.sort((a, b) => Number(b.isSame) - Number(a.isSame) || b.share - a.share);
+  const taken: [number, number][] = [];
+  for (const { l, s } of pairs) if (!taken.some(([tl, ts]) => tl === l || ts === s)) taken.push([l, s]);
+  return taken;
+}
+
+const f1 = (hits: number, gold: number, found: number) => (hits === 0 ? 0 : (2 * hits) / (gold + found));
+
+/** Reads labelled letters and holds what is found against the labels. */
+export function scoreReading(letters: readonly LabelledLetter[]): ReadingScore {
+  const sum = { gold: 0, found: 0, hits: 0, kind: 0, owner: 0, due: 0, priority: 0, anything: 0 };
+  const mistakes: string[] = [];
+  for (const { name, letter, labels } of letters) {
+    const slips = readLetter(letter, PEOPLE, { at: letter.sentAt!, zone: letter.offset }).map((slip) => ({
+      ...slip,
+      quote: letter.text.slice(slip.start, slip.end),
+    }));
+    const pairs = matched(labels, slips);
+    sum.gold += labels.length;
+    sum.found += slips.length;
+    sum.hits += pairs.length;
+    sum.anything += Number(labels.length > 0 === slips.length > 0);
+    for (const [l, s] of pairs) {
+      const label = labels[l]!;
+      const slip = slips[s]!;
+      const isDueRight = label.due.length === 0 ? slip.due === null : label.due.includes(slip.due?.day ?? "");
+      const right = {
+        kind: slip.kind === label.kind,
+        owner: slip.owner === label.owner,
+        due: isDueRight,
+        priority: slip.priority === label.priority,
+      };
+      sum.kind += Number(right.kind);
+      sum.owner += Number(right.owner);
+      sum.due += Number(right.due);
+      sum.priority += Number(right.priority);
+      const wrong = [
+        ...(right.kind ? [] : [`${slip.kind} for ${label.kind}`]),
+        ...(right.owner ? [] : [`owner ${slip.owner}`]),
+        ...(right.due ? [] : [`due ${slip.due?.day} for ${label.due}`]),
+        ...(right.priority ? [] : [`priority ${slip.priority}`]),
+      ];
+      if (wrong.length > 0) mistakes.push(`${name}: ${wrong.join(", ")}: ${squash(label.quote)}`);
+    }
+    for (const [l, label] of labels.entries())
+      if (!pairs.some((pair) => pair[0] === l)) mistakes.push(`${name}: missed ${label.kind}: ${squash(label.quote)}`);
+    for (const [s, slip] of slips.entries())
+      if (!pairs.some((pair) => pair[1] === s)) mistakes.push(`${name}: in excess ${slip.kind}: ${squash(slip.quote)}`);
+  }
+  return {
+    labels: sum.gold,
+    found: sum.found,
+    finding: f1(sum.hits, sum.gold, sum.found),
+    kind: f1(sum.kind, sum.gold, sum.found),
+    owner: sum.owner / sum.hits,
+    due: sum.due / sum.hits,
+    priority: sum.priority / sum.hits,
+    anything: sum.anything / letters.length,
+    mistakes,
+  };
+}
