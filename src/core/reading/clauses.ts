@@ -31,6 +31,7 @@ function blocksOf(text: string, part: TextPart): Block[] {
   let at = part.start;
   let isBroken = false;
   const width = widthOf(text.slice(part.start, part.end));
+  const isUnfolded = isWrittenInLines(text.slice(part.start, part.end), width);
   while (at < part.end) {
     const found = text.indexOf("\n", at);
     const end = found === -1 || found >= part.end ? part.end : found + 1;
@@ -51,7 +52,7 @@ function blocksOf(text: string, part: TextPart): Block[] {
     const next = /^\s*(\S+)/.exec(text.slice(end, end + 80))?.[1] ?? "";
     const hadRoom = line.length + 1 + next.length < width;
     const isEnded = /[.?!,)]["”’']?$/.test(line) || /^[\p{Lu}\d"“(]/u.test(next) || line.length < width * SHORT_LINE;
-    isBroken = /[:;]$/.test(line) || line.length > FOLDED_AT || (hadRoom && isEnded);
+    isBroken = isUnfolded || /[:;]$/.test(line) || line.length > FOLDED_AT || (hadRoom && isEnded);
     at = end;
   }
   return blocks;
@@ -68,6 +69,16 @@ const SHORT_LINE = 0.7;
 
 /** Share of the lines that are no longer than the width to which a text was folded: one long address says nothing. */
 const MOST_LINES = 0.85;
+
+/** Whether most lines that another follows had room for its first word: then nobody folded them, and each was ended on purpose. */
+function isWrittenInLines(text: string, width: number): boolean {
+  const lines = text.split("\n").map((line) => line.trim());
+  const pairs = lines.flatMap((line, i) => {
+    const next = lines[i + 1] ?? "";
+    return line === "" || next === "" ? [] : [line.length + 1 + (/^\S+/.exec(next)?.[0].length ?? 0) < width];
+  });
+  return pairs.length > 0 && pairs.filter(Boolean).length > pairs.length / 2;
+}
 
 /** The width to which a text was folded, less a little, since programs count differently. */
 function widthOf(text: string): number {
@@ -95,7 +106,7 @@ const ABBREVIATION =
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/giu;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/giu;
 
 function sentencesOf(text: string, block: Block): { start: number; end: number }[] {
   const flat = text.slice(block.start, block.end);
@@ -121,10 +132,12 @@ function sentencesOf(text: string, block: Block): { start: number; end: number }
   return sentences;
 }
 
+const OTHER_DOER = /^(?:the rest|the others?|the remainder|somebody|someone|everyone|everybody)\b/i;
+
 const NAMED_DOER = /^\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b/u;
 
 const VERB_PHRASE =
-  /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|when|what|which|who|where|how)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b)/i;
+  /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|when|what|which|who|where|how)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|have|put|take|give|sign|write|mail)\b|you (?:have|must|need|should|ought|will)\b)/i;
 
 function clausesOf(text: string, sentence: { start: number; end: number }): { start: number; end: number }[] {
   const whole = text.slice(sentence.start, sentence.end);
@@ -134,7 +147,8 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
     const rest = whole.slice(next).replaceAll("\n", " ");
     const before = whole.slice(cuts.at(-1)?.next ?? 0, match.index);
     // Both sides must be able to stand alone: "if you can and will" is one clause, and so is "could you check and tell me".
-    const standsAlone = /;|–|—|\s-\s/.test(match[0]) || VERB_PHRASE.test(rest) || NAMED_DOER.test(rest);
+    const standsAlone =
+      /;|–|—|\s-\s/.test(match[0]) || VERB_PHRASE.test(rest) || NAMED_DOER.test(rest) || OTHER_DOER.test(rest);
     const sameDoer =
       /\band\b/i.test(match[0]) &&
       /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b/i.test(rest) &&

@@ -15,11 +15,15 @@ const EVENT_LEAD =
 const READY_FOR =
   /\b(?:ready|done|finished|complete|in place|in time|here|there|delivered|printed|sent|with (?:us|me|them))\b.{0,40}\b(?:for|by|before|at|on)\b/i;
 
+const TOLD = /\b(?:tell|inform|remind|warn|explain|let \w+ (?:\w+ )?know)\b.{0,40}\bthat\b/i;
+
 /** The day by which a clause wants something done, from the dates found in it; the last correction counts alone. */
 export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[]): DueFound | null {
   if (kind === "trouble" || /\bevery (?:day|morning|week|month|mon|tues|wednes|thurs|fri)/i.test(text)) return null;
   const usable = dates.filter((date) => {
     const lead = text.slice(0, date.start);
+    // What somebody is to be told has days of its own.
+    if (kind === "ask" && TOLD.test(lead) && !/\bby\s*(?:the )?$/i.test(lead)) return false;
     // "Sign the order today": near days are said of the work, not of the thing that stands before them.
     const isNear = /^(?:today|tomorrow|the day after tomorrow|words of haste|in so many days)$/.test(date.rule);
     if (!isNear && EVENT_LEAD.test(lead) && !/\bby\s*(?:the )?$/i.test(lead) && !READY_FOR.test(lead)) return false;

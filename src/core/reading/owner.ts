@@ -14,7 +14,7 @@ export function calledAt(text: string, people: readonly Person[]): Person | null
 
 /** Said of whoever it may be, even where a name was called before. */
 const ANYBODY =
-  /\b(?:someone|somebody|anyone|anybody|whoever|everyone|everybody|(?:one|any|all|each|both|who|which|how many|some|none) of you)\b/i;
+  /(?:^(?:(?:and|but|so|then|also|please)[\s,]+)*|\b(?:could|can|would|will|should|has|is|does)\s+)(?:someone|somebody|anyone|anybody|whoever|everyone|everybody)\b|\b(?:one|any|all|each|both|who|which|how many|some|none) of you\b/i;
 
 const TEAM_WIDE =
   /\b(?:someone|somebody|anyone|one of you|any of you|we (?:need|must|should|have)|the team|everyone|all of you|whoever)\b/i;

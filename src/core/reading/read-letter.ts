@@ -2,8 +2,9 @@ import { baseSubject } from "../letters/base-subject";
 import type { Letter, TextPart } from "../letters/letter";
 import { splitText } from "../letters/split-text";
 import { findDates } from "../time/dates-in-words";
-import { PLAIN_WEEK, type WorkingCalendar } from "../time/day";
-import type { Moment } from "../time/moment";
+import { addDays, PLAIN_WEEK, type WorkingCalendar } from "../time/day";
+import { dayOf, type Moment, timeOf } from "../time/moment";
+import { findTimes } from "../time/rules/time-of-day";
 import { type Clause, clausesIn } from "./clauses";
 import { dueOf } from "./due";
 import type { KindRule, LetterGround } from "./kind-rule";
@@ -14,7 +15,7 @@ import { nothing } from "./rules/nothing";
 import { promise } from "./rules/promise";
 import { question } from "./rules/question";
 import { trouble } from "./rules/trouble";
-import type { FoundSlip, People, Person, SlipKind } from "./slip";
+import type { DueFound, FoundSlip, People, Person, SlipKind } from "./slip";
 import { LONGEST_TITLE, titleOf } from "./title";
 
 /** In the order in which they are asked; the first that answers wins. */
@@ -125,6 +126,35 @@ function kindOf(clause: Clause, ground: LetterGround): { kind: SlipKind; reason:
   return null;
 }
 
+/** A letter to everybody with a way out of the list is an advert, though its headers do not say so. */
+function isAdvert(text: string, parts: readonly TextPart[]): boolean {
+  const fresh = parts.map((part) => text.slice(part.start, part.end)).join("\n");
+  return /\b(?:unsubscribe|opt[- ]out|manage (?:your )?preferences|view (?:this )?(?:e-?mail )?in (?:your )?browser)\b/i.test(
+    fresh,
+  );
+}
+
+/** A limit that is only a time of day: "before nine" is today, or tomorrow where nine is past. */
+const TIME_LIMIT = /\b(?:by|before|until|till|no later than)\s*$/i;
+
+/** The day by which something is due where no day is named: "by the same date", "before nine". */
+function dueByContext(kind: SlipKind, text: string, last: DueFound | null, from: Moment): DueFound | null {
+  if (kind === "trouble" || kind === "question") return null;
+  const same = /\b(?:by|until|on) (?:the same (?:date|day)|then)\b/i.exec(text);
+  if (same && last) return { ...last, words: same[0] };
+  const limit = findTimes(text).find(
+    (time) => TIME_LIMIT.test(text.slice(0, time.start)) || TIME_LIMIT.test(`${text.slice(time.start).split(" ")[0]} `),
+  );
+  if (!limit) return null;
+  const day = dayOf(from);
+  return {
+    day: limit.time > timeOf(from) ? day : addDays(day, 1),
+    time: limit.time,
+    others: [],
+    words: text.slice(limit.start, limit.end),
+  };
+}
+
 /** A title of one word ("Choose") says too little without what the letter is about. */
 function withSubject(title: string, subject: string): string {
   const about = baseSubject(subject);
@@ -144,12 +174,14 @@ export function readLetter(
 ): FoundSlip[] {
   if (letter.automatic && !(letter.automatic === "list" && settings.readsLists)) return [];
   const { parts, ground, from } = readingOf(letter, people, sent);
+  if (isAdvert(letter.text, parts)) return [];
   const everyone = [...people.team, ...people.outside];
   const isUrgentLetter = letter.isUrgent || priorityOf(letter.subject) === "high";
   const isOurs = people.team.some((person) => person.id === ground.writer?.id);
   const only = letter.to.length === 1 ? ground.to[0]?.name.split(/\s+/)[0] : undefined;
   const you = isOurs ? (only ?? "them") : "us";
   const slips: FoundSlip[] = [];
+  let lastDue: DueFound | null = null;
   let addressee: { person: Person; block: number } | null = null;
   for (const clause of clausesIn(letter.text, parts)) {
     const called = calledAt(clause.text, everyone) ?? (clause.lead ? calledAt(clause.lead, everyone) : null);
@@ -160,9 +192,11 @@ export function readLetter(
     const dates = findDates(clause.text, from, settings.calendar, settings.figures);
     const leadDates =
       clause.lead && dates.length === 0 ? findDates(clause.lead, from, settings.calendar, settings.figures) : [];
-    const due =
+    const due: DueFound | null =
       dueOf(found.kind, clause.text, dates) ??
-      (leadDates.length > 0 ? dueOf(found.kind, clause.lead!, leadDates) : null);
+      (leadDates.length > 0 ? dueOf(found.kind, clause.lead!, leadDates) : null) ??
+      dueByContext(found.kind, clause.text, lastDue, from);
+    lastDue = due ?? lastDue;
     const said = priorityOf(clause.text);
     const owner = ownerOf(found.kind, clause, addressee?.person ?? null, ground);
     slips.push({

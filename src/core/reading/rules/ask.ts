@@ -1,16 +1,17 @@
 import type { Clause } from "../clauses";
+import { isImperative } from "../imperative";
 import { type KindRule, namedIn } from "../kind-rule";
-import { taggedWords } from "../words";
+import type { Person } from "../slip";
 
 const LEAD_IN =
-  /^(?:(?:and|but|so|also|then|ok|okay|right|well|now|first|second|secondly|third|finally|next|otherwise|in the meantime|meanwhile|before that|after that|for now|next time|today|tomorrow|on (?:mon|tues|wednes|thurs|fri)day|before you \w+|when you (?:can|have|get|are)[^,]*|if (?:you can|possible|not|so|it is[^,]*)|one (?:more )?thing|p\.?s\.?)[,:.]?\s+)+/i;
+  /^(?:(?:and|but|so|also|then|ok|okay|right|well|now|first|second|secondly|third|finally|next|otherwise|in the meantime|meanwhile|before that|after that|for now|next time|today|tomorrow|on (?:mon|tues|wednes|thurs|fri)day|before you \w+|when you (?:can|have|get|are)[^,]*|if (?:you can|possible|not|so|it is[^,]*)|one (?:more )?thing|no (?:rush|hurry)(?: on (?:this|that|it))?,?(?: but)?|low priority,?|p\.?s\.?)[,:.]?\s+)+/i;
 
 /** "Top priority for you: …", "One more thing: …": a few words that only announce. */
 const ANNOUNCED = /^(?!\w+ (?:says?|said|asks?|asked|wrote)\b)(?:[\p{L}’'-]+[\s,]+){0,5}[\p{L}’'-]+:\s+(?=\p{L})/u;
 
 /** A condition before an order: "If they don't, make sure …". */
 const CONDITION_FIRST =
-  /^(?:if|when|once|as soon as|before|after|until|while|in case|unless)\b[^,;:]{1,90},\s+(?:then\s+)?(?=\S)/i;
+  /^(?:if|when|whenever|wherever|once|as soon as|before|after|until|while|in case|unless)\b[^,;:]{1,90},\s+(?:then\s+)?(?=\S)/i;
 
 /** The clause without words that only lead into it, and without a name that is called at its head ("Anton, …"). */
 export function bareClause(text: string): string {
@@ -24,7 +25,7 @@ export function bareClause(text: string): string {
 }
 
 const POLITE =
-  /\b(?:could|can|would|will) (?:you|(?:\w+ ){0,3}your (?!office|shop|house)\w+(?= (?!be\b)\w+)|someone|somebody|anyone|one of you|we|they)\b(?! (?:believe|imagine|be (?:there|away|coming|at)|have (?:heard|seen)|like (?:me|us|a)\b))|\bwould (?:you mind|it be possible)|\b(?:any|is there (?:any|a)) chance (?:of|you|that|to)|\bdo you think you could|\b(?:wonder(?:ing|ed)?|see) (?:if|whether) you (?:could|can|would|might)|\b(?:grateful|great|good|nice|lovely|helpful|help(?: \w+){0,3}|kind|appreciate(?: it)?|obliged|glad) if (?:you|someone|somebody|we|the|it|they|[A-Z]\w+)\b|\bmay i (?:ask|trouble|remind) you to|\bcan i (?:have|get|ask you)|\bcould (?:i|we) (?:have|get)|\b(?:i|we)(?:['’]d)? ?(?:must|would like to|need to|have to|like to)?(?: also| further| kindly)? ?ask (?:you|that|for)\b|\b(?:are|is) (?:kindly |hereby |therefore |also |further )*(?:requested|asked|instructed|reminded|required) to\b/i;
+  /\b(?:could|can|would|will) (?:you|(?:\w+ ){0,3}your (?!office|shop|house)\w+(?= (?!be\b)\w+)|someone|somebody|anyone|one of you|we|they)\b(?! (?:believe|imagine|be (?:there|away|coming|at)|have (?:heard|seen)|like (?:me|us|a)\b))|\bwould (?:you mind|it be possible)|\b(?:any|is there (?:any|a)) chance (?:of|you|that|to)|\bdo you think you could|\b(?:wonder(?:ing|ed)?|see) (?:if|whether) you (?:could|can|would|might)|\b(?:grateful|great|good|nice|lovely|helpful|help(?: \w+){0,3}|kind|appreciate(?: it)?|obliged|glad) if (?:you|someone|somebody|we|the|it|they|[A-Z]\w+)\b|\bmay i (?:ask|trouble|remind) you to|\bcan i (?:have|get|ask you)|\bcould (?:i|we) (?:have|get)|\b(?:i|we)(?:['’]d)? ?(?:must|would like to|would|need to|have to|like to)?(?: also| further| kindly)? ?ask (?:you|that|for)\b|\b(?:are|is) (?:kindly |hereby |therefore |also |further )*(?:requested|asked|instructed|reminded|required) to\b/i;
 
 /** Words after which a need or duty is spoken about and not put to anybody: "all I need", "the form that you have to sign". */
 const SPOKEN_ABOUT =
@@ -42,7 +43,7 @@ const DUTY_ADVERBS =
   "(?:(?:please|also|now|all|both|first|not|still|really|definitely|urgently|at least|only|then)\\s+)*";
 /** Somebody has a duty: "you will have to call", "the council must sign", "we should order". */
 const DUTY_OF_SOMEBODY = new RegExp(
-  `^(?:(?:and|but|so|also|then|now|therefore|unfortunately|in the meantime|by \\w+|for (?:that|this))[, ]+)*(?:you|we|(?:someone|somebody)(?: \\p{L}+){0,4}?|everyone|everybody|one of (?:you|us)|(?:the|your|our|his|her|their) \\p{L}+(?: \\p{L}+)?|\\p{Lu}[\\p{L}-]+(?: (?:and )?\\p{Lu}[\\p{L}-]+)?)\\s+(?:(?:also|still|really|now|all|both)\\s+)*(?:${DUTY})\\s+${DUTY_ADVERBS}(?!be\\b|been\\b|have (?:been|had|said)|say\\b|admit|confess|wait and see|do with|mean|suffice|help\\b|know\\b|apply|last\\b|contain|think|see\\b|look like|feel|work\\b|expect|take (?:a|an|one|two|about|less|more)|cost|fit\\b|hold\\b|get\\b)\\p{L}+`,
+  `^(?:(?:and|but|so|also|then|now|therefore|unfortunately|in the meantime|by \\w+|for (?:that|this))[, ]+)*(?:you|we|(?:someone|somebody)(?: \\p{L}+){0,4}?|everyone|everybody|one of (?:you|us)|(?:the|your|our|his|her|their) \\p{L}+(?: \\p{L}+)?|\\p{Lu}[\\p{L}-]+(?: (?:and )?\\p{Lu}[\\p{L}-]+)?)\\s+(?:(?:also|still|really|now|all|both)\\s+)*(?:${DUTY})\\s+${DUTY_ADVERBS}(?!be\\b|been\\b|have (?:been|had|said)|say\\b|admit|confess|wait and see|do with|mean|suffice|help\\b|know\\b|apply|last\\b|contain|think|see\\b|look like|feel|work\\b|expect|take (?:a|an|one|two|about|less|more)|cost|fit\\b|hold\\b|get (?:used|going|over|better|worse|on\\b))\\p{L}+`,
   "iu",
 );
 /** Something is to be done to a thing: "the sails must be dried", "the hedge needs cutting". */
@@ -55,14 +56,17 @@ const DUTY_TO_THING = new RegExp(
 const WHOEVER =
   /^(?:someone|somebody|one of (?:us|you)|everyone|everybody|all (?:of (?:us|you)|staff|crew|teams?)|whoever [^,]{3,40},?)\s+(?:has to|have to|needs to|need to|must|should|will have to|to|please)\s+\w+/i;
 /** What somebody is owed, or what lies with them, they are asked for. */
+const THEY_WANT =
+  /^(?:(?:and|but|so|also|then)[,\s]+)*(?:he|she|they|(?:the|our|your|my|his|her|their) [\p{L} -]{2,30}?|\p{Lu}\p{L}+)(?:['’]ll| will| also| still| now| only| really)* (?:wants?|needs?|requires?|asks? for|insists? on|is asking for|are asking for|would like)\b(?! (?:to (?:say|thank|know)|no\b|not\b|\w+ing\b))/iu;
+/** "If Ruben would bake with it, …" */
+const IF_SOMEBODY = /^if (?:\p{Lu}\p{L}+|somebody|someone|one of you|you) (?:could|would|might)\b/iu;
 const OWED =
   /\b(?:you(?: still)? owe|(?:is|are) still owed|waits? (?:for|on) your|waiting (?:for|on) your|lies? (?:on|with) (?:your|you)|is (?:with|on) (?:you|your (?:desk|table)) (?:since|now)|is yours\b)/i;
+/** "need a pump urgently": of somebody who saves words. */
+const NEED_ALONE =
+  /^(?:also |still |urgently )?need(?:ed)?:? (?:a|an|the|your|some|more|two|three|\d+|new|all|\w+s)\b/i;
 /** "The drawings by Friday, please." */
 const PLEASE_LAST = /[\w)],?\s+(?:please|pls|plz)[.!]*$/i;
-
-/** "Say you have two", "Don't know much", "Check out …": orders in form alone. */
-const NO_ORDER =
-  /^(?:(?:don['’]t|do not) (?:lose sleep|worry|panic|be (?:shy|sad|cross)|bother|you\b)|say (?:you|we|that|it)|suppose|imagine|assume|consider|guess|think|read on|see (?:also|you|the)|check (?:it )?out|look at (?:that|this)|notice|take a look|go figure|fancy|mind you|trust me|believe me|(?:don['’]t|do not|didn['’]t) (?:know|care|think|get me|suppose|see|understand|believe|mind)|just (?:got|had|saw|heard|to|that|because|in|a|an|as|wanted)|let['’]s|never (?:mind|heard|seen|had|been|thought)|speaking|talking|sounds|looks|seems|works)\b/i;
 
 /** "Sanna: new invoice to Agnes": a name, and what is theirs, without a verb that says how it is. */
 const FINITE =
@@ -76,46 +80,17 @@ function isListedFor(text: string, others: readonly { at: number; end: number }[
   return !/\?$/.test(rest) && !FINITE.test(rest) && rest.split(/\s+/).length >= 2;
 }
 
+/** "Nadia:" over a list: its points are hers. */
+function isNameAlone(lead: string, team: readonly Person[]): boolean {
+  const [named] = namedIn(lead, team);
+  return named !== undefined && lead.replace(/[^\p{L}]/gu, "").length <= named.end - named.at + 1;
+}
+
 const ACTION_NAME = /^(?:action|todo|to do|ap)\b\s*[:–-]/i;
 const PLEASE =
   /(?:^|[,\s(])(?:please|kindly|pls|plz)\b[\s,]+(?!find|note|see (?:attached|below|enclosed)|accept|excuse|feel|don['’]t hesitate|do not hesitate|be (?:aware|advised|assured))(?=\w+)/i;
 const PROMISED_BY =
   /\b(?:promised|was going to|was supposed to|said (?:he|she|they) (?:would|['’]d)|offered to|agreed to|owes? (?:me|us|them))\b/i;
-const STATEMENT_START =
-  /^(?:i|we|he|she|it|they|there|this|that|these|those|the|a|an|my|our|your|his|her|their|if|when|as|since|because|although|while|yes|no|not|thank|thanks|sorry|welcome|nothing|everything|all|both)\b/i;
-
-/** Verbs that look like nouns to a tagger when a sentence begins with them; from everyday letters, not from a list of anybody's. */
-const BARE_VERBS =
-  /^(?:add|agree|answer|arrange|ask|assign|attach|book|bring|call|cancel|change|chase|check|circulate|clean|clear|close|collect|compare|complete|confirm|contact|copy|correct|cut|deliver|do|double-check|draft|draw|drop|email|empty|ensure|explain|file|fill|finalise|finish|fit|fix|follow|forward|get|give|hand|hold|invite|invoice|keep|leave|let|list|load|look|mail|make|mark|measure|meet|move|note down|order|pack|paint|pass|pay|phone|pick|plan|post|prepare|price|print|put|quote|raise|read|remember|remind|remove|rename|replace|reply|report|request|reserve|return|review|revise|ring|rewrite|scan|schedule|send|set|share|ship|show|sign|sort|speak|start|stop|store|submit|switch|take|talk|tell|test|tidy|try|turn|update|upload|use|wait|water|warn|weigh|write)\b/i;
-
-function isImperative(text: string): boolean {
-  if (NO_ORDER.test(text)) return false;
-  // "Leave it with me" is a promise in an order's clothes.
-  if (/^leave (?:it|that|this) (?:with|to) (?:me|us)\b/i.test(text)) return false;
-  if (STATEMENT_START.test(text) || text.endsWith("?")) return false;
-  if (/^(?:do not|don['’]t|never|always|just|simply|kindly)\s+\w+/i.test(text))
-    return !/^(?:just|simply|always|never) (?:a|an|the|to|as|in|for)\b/i.test(text);
-  const [first, second] = taggedWords(text);
-  if (!first || text.split(/\s+/).length < 2) return false;
-  if (BARE_VERBS.test(text))
-    return (
-      !/^\w+(?:s|ed|ing)\b/.test(first.word) &&
-      !(
-        second &&
-        /^(?:is|are|was|were|has|have|had|will|of|and|for|from|on)$/i.test(second.word) &&
-        second.word.toLowerCase() !== "for" &&
-        second.word.toLowerCase() !== "on"
-      )
-    );
-  return (
-    first.tag === "VERB" &&
-    first.lemma === first.word.toLowerCase() &&
-    !/(?:ed|ing|s)$/i.test(first.word) &&
-    second !== undefined &&
-    /^(?:DET|PRON|NOUN|PROPN|ADV|ADP|ADJ|PART|NUM)$/.test(second.tag)
-  );
-}
-
 /** A named colleague who "will" do something: the writer gives it to them, or to themselves where it is the writer. */
 function isAboutColleague(clause: Clause, others: readonly { at: number; end: number }[]): boolean {
   return others.some(
@@ -141,8 +116,12 @@ export const ask: KindRule = {
     )
       return "ask";
     if (isListedFor(clause.text, others)) return "ask";
-    if (others.some(({ at, end }) => at <= 8 && /^\s*[:–—-]\s|^,\s/.test(clause.text.slice(end))) && isImperative(bare))
+    if (
+      others.some(({ at, end }) => at <= 8 && /^\s*[:–—-]\s|^,\s/.test(clause.text.slice(end))) &&
+      isImperative(bare, true)
+    )
       return "ask";
+    if (clause.lead && isNameAlone(clause.lead, ground.people.team) && !/\?$/.test(clause.text)) return "ask";
     if (
       clause.lead &&
       /\b(?:please|could|can|would|need|require|send|asks?|action|to do|following|requested|asked|lack|lacking|missing|wanted|outstanding|still)\b/i.test(
@@ -151,23 +130,25 @@ export const ask: KindRule = {
       !/\bwe (?:have|did|can offer)\b/i.test(clause.lead)
     )
       return clause.text.endsWith("?") && !POLITE.test(clause.text) ? "question" : "ask";
+    if (IF_SOMEBODY.test(bare) && !/^if you (?:could|would) (?:like|prefer|rather)/i.test(bare)) return "ask";
     if (PLEASE.test(clause.text) || PLEASE_LAST.test(clause.text)) return "ask";
     if (POLITE.test(clause.text) && !/^(?:i|we) (?:was|were) told\b/i.test(bare)) return "ask";
     if (/\?$/.test(clause.text)) return null;
     if (
       /^(?:i|we) (?:will|shall|am going|have to|must|need to|should|want to)\b/i.test(bare) &&
-      !/^we (?:must|need to|should|have to)\b/i.test(bare)
+      !/^(?:we (?:must|need to|should|have to)|i must have)\b/i.test(bare)
     )
       return null;
     if (isImperative(bare)) return "ask";
     // "It is the wrong file, send the right one.": an order after a comma.
     const order =
-      /,\s+(?=(?:send|give|make|tell|call|ring|check|bring|take|put|get|ask|stop|hold|use|change|replace|book|order)\b)/i.exec(
+      /,\s+(?=(?:send|give|make|tell|call|ring|check|bring|take|put|get|ask|stop|hold|use|change|replace|book|order|sign|write|read|mail|post|print|pay|wait|leave|keep|let|come|see that|do)\b)/i.exec(
         bare,
       );
     if (order && isImperative(bare.slice(order.index + order[0].length))) return "ask";
     if (/^(?:if|whether|unless) (?:we|you|it|they)\b/i.test(bare)) return null;
-    if (OWED.test(clause.text)) return "ask";
+    if (OWED.test(clause.text) || NEED_ALONE.test(bare)) return "ask";
+    if (THEY_WANT.test(bare) && !/\bwhat\b/i.test(bare.slice(0, 20))) return "ask";
     const need = NEED.exec(bare) ?? DUTY_OF_SOMEBODY.exec(bare) ?? DUTY_TO_THING.exec(bare);
     if (WHAT_IS_NEEDED.test(bare)) return "ask";
     if (need && !SPOKEN_ABOUT.test(bare.slice(0, need.index).split(/[,;:]/).at(-1)!))

@@ -15,10 +15,10 @@ const HELP_OFFERED =
   /^(?:should|if|in case) (?:(?:you|there|anything|something|any)\b.{0,40}\b(?:unclear|questions?|queries|doubts?|problems?|difficulties|wrong|help|further|need anything)\b)/i;
 
 const ADVERT =
-  /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
+  /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
 
 const OFFER =
-  /^(?:if you(?: would)? (?:like|want|wish|prefer)|you (?:could|can|may|might) (?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)/i;
+  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|want|wish|prefer)|you (?:could|can|may|might) (?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)/i;
 
 /** Courtesy, releases, offers and adverts, which look like asks and are none. Stands first, so that no later rule takes them. */
 export const nothing: KindRule = {

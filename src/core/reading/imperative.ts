@@ -1,0 +1,76 @@
+import { taggedWords } from "./words";
+
+/** Verbs in which letters give orders; from everyday letters of many trades, not from a list of anybody's. */
+const VERBS = new Set(
+  `accept add address adjust advise agree aim allow amend announce answer apply appoint approve arrange ask assemble assign attach
+  attend avoid bake be bear beat become begin bill bind block boil book borrow bring brush build burn buy call cancel carry cast
+  catch change charge chase check choose circulate claim clarify clean clear close coat collect combine come compare complete
+  confirm connect consider consult contact continue cook copy correct count cover create cross cut deal decide decorate deduct
+  defrost delay delete deliver describe design destroy dig dip direct discuss dispatch display distribute divide do draft draw
+  drill drive drop dry dust edit email empty enclose end enlarge enquire ensure enter equip escort estimate examine exchange
+  excuse explain export extend feed fetch file fill filter finalise finalize find finish fit fix fold follow forward frame free
+  freeze gather get give go grease grind guard hand handle hang have heat help hide hire hold host include increase inform insert
+  inspect install insure invite invoice iron issue join keep kick label lay lead learn leave lend let level lift light limit link
+  list listen load lock look lower mail maintain make mark match measure meet mend mention merge mix modify monitor mount move
+  name note notify number offer oil open order organise organize pack paint park pass patch pause pay peel phone photograph pick
+  place plan plant play plug point polish post pour practise prepare present press price print proceed process produce promise
+  protect provide publish pull pump purchase push put query quote raise reach read rearrange rebook recalculate receive recheck
+  record recover recycle reduce refer refill refrain refund refuse register regard reject release remember remind remove rename
+  rent reorder repair repeat replace reply report request rerun reschedule reserve reset resend respond restart restore resubmit
+  return reverse review revise rewrite ring rinse roll rotate round run save scan schedule screw scrub seal search seat secure see
+  select sell send separate serve set settle sew shake share sharpen shift ship shorten show shut sign sit skip sort speak specify
+  spend split spray spread stack stamp stand start state stay stick stir stitch stock stop store strip study submit subtract sum
+  supply support swap sweep switch take talk tape taste tell test thin think tick tidy tie tighten tip top touch trace train
+  transfer translate transport treat trim trust try tune turn type unload unpack update upgrade upload use verify visit wait wake
+  walk warm warn wash watch water weigh weld widen wipe withdraw wrap write`
+    .split(/\s+/)
+    .filter(Boolean),
+);
+
+const STATEMENT_START =
+  /^(?:i|we|he|she|it|they|there|this|that|these|those|the|a|an|my|our|your|his|her|their|if|when|as|since|because|although|while|yes|no|not|thank|thanks|sorry|welcome|nothing|everything|all|both)\b/i;
+
+/** "Say you have two", "Don't know much", "Check out …", "Test dishes done": orders in form alone. */
+const NO_ORDER =
+  /^(?:\w+ \w+ (?:done|ready|finished|sent|attached|booked|fixed|below)\b|look at .*!$|(?:don['’]t|do not) (?:lose sleep|worry|panic|be (?:shy|sad|cross)|bother|you\b)|say (?:you|we|that|it)|suppose|imagine|assume|consider (?:yourself|it done)|guess|think (?:of|about) (?:it|me|us) as|read on|see (?:also|you|the (?:attached|list|below)|attached|below|enclosed|my|our)|check (?:it )?out|look at (?:that|this)|notice|take a look|go figure|fancy|mind you|trust me|believe me|(?:don['’]t|do not|didn['’]t) (?:know|care|think|get me|suppose|see|understand|believe|mind)|just (?:got|had|saw|heard|to|that|because|in|a|an|as|wanted|wondering)|let['’]s|never (?:mind|heard|seen|had|been|thought)|speaking|talking|sounds|looks|seems|works|be (?:that|it) as|have a (?:good|nice|great|lovely|safe|wonderful)|have fun|come (?:to think|what may)|find (?:attached|enclosed|below)|enjoy)\b/i;
+
+/** Words after which the first word was an order: what is acted on, or where. */
+const OBJECT =
+  /^(?:the|a|an|your|our|my|his|her|their|its|this|that|these|those|me|us|him|them|it|all|both|each|every|some|any|no|one|two|three|whatever|whoever|everything|everyone|everybody|nothing|in|on|to|at|with|up|down|out|off|back|over|by|about|round|away|through|into|together|only|also|not|as|if|what|which|who|how|when|where|whether|sure|and|or|[\p{Lu}\d].*)$/u;
+
+/** A verb that says how something is: then the first word was its subject. */
+const FINITE =
+  /^(?:\S+ ){1,4}(?:is|are|was|were|has|have|had|will|would|can|could|may|might|should|must|did|does|do|looks?|comes?|came|went|goes|works?|['’]s)\b/i;
+
+/**
+ * Whether a clause gives an order: it begins with the plain form of a verb and goes on with what is acted on.
+ * @param isAddressed whether a name was called right before it ("Emeka, label the boxes"): then less is needed
+ */
+export function isImperative(text: string, isAddressed = false): boolean {
+  if (NO_ORDER.test(text)) return false;
+  // "Leave it with me" is a promise in an order's clothes; "keep it as long as you like" allows.
+  if (/^leave (?:it|that|this) (?:with|to) (?:me|us)\b/i.test(text)) return false;
+  if (/\b(?:as|if|when(?:ever)?|whatever) (?:long as )?you (?:like|want|wish|please)\b/i.test(text)) return false;
+  if (STATEMENT_START.test(text) || text.endsWith("?")) return false;
+  if (/^(?:do not|don['’]t|never|always|just|simply|kindly)\s+\w+/i.test(text))
+    return !/^(?:just|simply|always|never) (?:a|an|the|to|as|in|for)\b/i.test(text);
+  const [first = "", second = ""] = text.split(/\s+/);
+  if (second === "") return false;
+  if (/^(?:be so (?:kind|good)|be sure to|do (?!\w+ (?:not )?(?:think|know|mind))\w+)\b/i.test(text)) return true;
+  const verb = first.toLowerCase().replace(/[^\p{L}-]/gu, "");
+  if (VERBS.has(verb) && /^\p{L}+(?:-\p{L}+)?$/u.test(first)) {
+    if (verb === "be") return false;
+    if (verb === "have" && !/\b(?:ready|sent|done|\w+ed|\w+en|made|put|cut|brought)\b/i.test(text)) return isAddressed;
+    if (OBJECT.test(second.toLowerCase()) || /^\p{Lu}/u.test(second)) return true;
+    return !FINITE.test(text) && !/^(?:of|for|from)$/i.test(second) ? true : isAddressed && !FINITE.test(text);
+  }
+  // A word that is no usual order is one where it can be nothing else after "please".
+  const [, tagged, next] = taggedWords(`Please ${verb} ${text.slice(first.length)}`);
+  return (
+    tagged?.tag === "VERB" &&
+    tagged.lemma === verb &&
+    !/(?:ed|ing|s)$/i.test(verb) &&
+    next !== undefined &&
+    (OBJECT.test(second.toLowerCase()) || (isAddressed && !FINITE.test(text)))
+  );
+}
