@@ -30,6 +30,13 @@ const VERBS = new Set(
 const STATEMENT_START =
   /^(?:i|we|he|she|it|they|there|this|that|these|those|the|a|an|my|our|your|his|her|their|if|when|as|since|because|although|while|yes|no|not|thank|thanks|sorry|welcome|nothing|everything|all|both)\b/i;
 
+/** Verbs that are more often adjectives and nouns where nothing stands between them and a noun. */
+const ALSO_ADJECTIVES = new Set(
+  "warm clear light dry thin open free empty clean level number cross guard point place plan stock lead limit name pump train treat trim tip top place post press price process produce purchase record report request return review rinse show stack stamp stand start state stick stock store strip study support surface switch".split(
+    " ",
+  ),
+);
+
 /** "Say you have two", "Don't know much", "Check out …", "Test dishes done": orders in form alone. */
 const NO_ORDER =
   /^(?:\w+ \w+ (?:done|ready|finished|sent|attached|booked|fixed|below)\b|look at .*!$|(?:don['’]t|do not) (?:lose sleep|worry|panic|be (?:shy|sad|cross)|bother|you\b)|say (?:you|we|that|it)|suppose|imagine|assume|consider (?:yourself|it done)|guess|think (?:of|about) (?:it|me|us) as|read on|see (?:also|you|the (?:attached|list|below)|attached|below|enclosed|my|our)|check (?:it )?out|look at (?:that|this)|notice|take a look|go figure|fancy|mind you|trust me|believe me|(?:don['’]t|do not|didn['’]t) (?:know|care|think|get me|suppose|see|understand|believe|mind)|just (?:got|had|saw|heard|to|that|because|in|a|an|as|wanted|wondering)|let['’]s|never (?:mind|heard|seen|had|been|thought)|speaking|talking|sounds|looks|seems|works|be (?:that|it) as|have a (?:good|nice|great|lovely|safe|wonderful)|have fun|come (?:to think|what may)|find (?:attached|enclosed|below)|enjoy)\b/i;
@@ -50,7 +57,10 @@ export function isImperative(text: string, isAddressed = false): boolean {
   if (NO_ORDER.test(text)) return false;
   // "Leave it with me" is a promise in an order's clothes; "keep it as long as you like" allows.
   if (/^leave (?:it|that|this) (?:with|to) (?:me|us)\b/i.test(text)) return false;
-  if (/\b(?:as|if|when(?:ever)?|whatever) (?:long as )?you (?:like|want|wish|please)\b/i.test(text)) return false;
+  if (
+    /\b(?:as|if|when(?:ever)?|whatever) (?:long as )?you (?:like|want|wish|please|feel like|fancy|care)\b/i.test(text)
+  )
+    return false;
   if (STATEMENT_START.test(text) || text.endsWith("?")) return false;
   if (/^(?:do not|don['’]t|never|always|just|simply|kindly)\s+\w+/i.test(text))
     return !/^(?:just|simply|always|never) (?:a|an|the|to|as|in|for)\b/i.test(text);
@@ -61,9 +71,11 @@ export function isImperative(text: string, isAddressed = false): boolean {
   if (VERBS.has(verb) && /^\p{L}+(?:-\p{L}+)?$/u.test(first)) {
     if (verb === "be") return false;
     if (verb === "have" && !/\b(?:ready|sent|done|\w+ed|\w+en|made|put|cut|brought)\b/i.test(text)) return isAddressed;
-    if (OBJECT.test(second.toLowerCase()) || /^\p{Lu}/u.test(second)) return true;
-    return !FINITE.test(text) && !/^(?:of|for|from)$/i.test(second) ? true : isAddressed && !FINITE.test(text);
+    if (OBJECT.test(second.toLowerCase()) || /^\p{Lu}/u.test(second))
+      return !(verb === "number" || (verb === "clear" && /^about$/i.test(second)));
+    return !FINITE.test(text) && !/^(?:of|for|from|about)$/i.test(second) && !ALSO_ADJECTIVES.has(verb);
   }
+  if (!/^[\p{L}-]+$/u.test(first) || /^(?:love|regards|greetings|best|kind|cheers|bye|ps)$/i.test(first)) return false;
   // A word that is no usual order is one where it can be nothing else after "please".
   const [, tagged, next] = taggedWords(`Please ${verb} ${text.slice(first.length)}`);
   return (

@@ -36,7 +36,7 @@ const WHAT_IS_NEEDED =
   /\b(?:what|all|the (?:only |one )?thing)(?: that)? (?:i|we)(?: still| now| really| urgently)* need(?: now| still)? (?:from you|is\b|are\b|by\b|before\b)/i;
 
 const NEED =
-  /\b(?:we|i)(?:['’]ll| will| still| also| really| do| would| urgently| just| now| both| all)* (?:need|require|want)\b(?! to (?:say|thank|let you know|add|apologise|stress|mention|tell you)|(?<=\bi\b.{0,30}) to\b(?! (?:have|know|get|see|hear|receive)))|\b(?:i|we) must have (?:your|the|it|them|a|an|all)\b|\b(?:i|we)['’]d need\b|\b(?:i|we)(?:['’]d| would) be (?:glad|happy|grateful|pleased|delighted) to (?:have|get|see|receive|hear|know)\b|\b(?:i|we)(?:['’]d| would)(?: also| really)? (?:like|love|want|prefer|appreciate)\b(?! to (?:know|thank|say|hear from|invite|add|apologise|point out|see how|congratulate))|\b(?:is|are) (?:still )?(?:needed|required|wanted|outstanding|due)\b|\b(?:still|now) (?:waiting|missing)\b|\bwe(?:['’]re| are)(?: still)? (?:waiting|missing|short of) (?:for|on|your|the)?|\bi(?:['’]m| am) (?:still )?(?:waiting|missing) |\bthere(?:['’]s| is| are) still .{3,60} (?:to do|to come|missing)\b/i;
+  /\b(?:we|i)(?:['’]ll| will| still| also| really| do| would| urgently| just| now| both| all)* (?:need|require|want)\b(?! (?:neither|no|none|nothing|not)\b| to (?:say|thank|let you know|add|apologise|stress|mention|tell you)|(?<=\bi\b.{0,30}) to\b(?! (?:have|know|get|see|hear|receive)))|\b(?:i|we) must have (?:your|the|it|them|a|an|all)\b|\b(?:i|we)['’]d need\b|\b(?:i|we)(?:['’]d| would) be (?:glad|happy|grateful|pleased|delighted) to (?:have|get|see|receive|hear|know)\b|\b(?:i|we)(?:['’]d| would)(?: also| really)? (?:like|love|want|prefer|appreciate)\b(?! to (?:know|thank|say|hear from|invite|add|apologise|point out|see how|congratulate))|\b(?:is|are) (?:still )?(?:needed|required|wanted|outstanding|due)\b|\b(?:still|now) (?:waiting|missing)\b|\bwe(?:['’]re| are)(?: still)? (?:waiting|missing|short of) (?:for|on|your|the)?|\bi(?:['’]m| am) (?:still )?(?:waiting|missing) |\bthere(?:['’]s| is| are) still .{3,60} (?:to do|to come|missing)\b/i;
 
 const DUTY = "must|has to|have to|needs to|need to|ought to|should|will have to|will need to|is to|are to|has got to";
 const DUTY_ADVERBS =
@@ -59,6 +59,7 @@ const WHOEVER =
 const THEY_WANT =
   /^(?:(?:and|but|so|also|then)[,\s]+)*(?:he|she|they|(?:the|our|your|my|his|her|their) [\p{L} -]{2,30}?|\p{Lu}\p{L}+)(?:['’]ll| will| also| still| now| only| really)* (?:wants?|needs?|requires?|asks? for|insists? on|is asking for|are asking for|would like)\b(?! (?:to (?:say|thank|know)|no\b|not\b|\w+ing\b))/iu;
 /** "If Ruben would bake with it, …" */
+const FROM_YOU = /\b(?:by|before|until|from you|from us|in writing|you to|us to|your)\b/i;
 const IF_SOMEBODY = /^if (?:\p{Lu}\p{L}+|somebody|someone|one of you|you) (?:could|would|might)\b/iu;
 const OWED =
   /\b(?:you(?: still)? owe|(?:is|are) still owed|waits? (?:for|on) your|waiting (?:for|on) your|lies? (?:on|with) (?:your|you)|is (?:with|on) (?:you|your (?:desk|table)) (?:since|now)|is yours\b)/i;
@@ -77,7 +78,7 @@ function isListedFor(text: string, others: readonly { at: number; end: number }[
   const after = /^\s*(?::|[–—-])\s+(?=\S)/.exec(text.slice(head.end));
   if (!after) return false;
   const rest = text.slice(head.end + after[0].length);
-  return !/\?$/.test(rest) && !FINITE.test(rest) && rest.split(/\s+/).length >= 2;
+  return !/\?$/.test(rest) && !FINITE.test(rest) && !/^\w+ing\b/.test(rest) && rest.split(/\s+/).length >= 2;
 }
 
 /** "Nadia:" over a list: its points are hers. */
@@ -148,7 +149,7 @@ export const ask: KindRule = {
     if (order && isImperative(bare.slice(order.index + order[0].length))) return "ask";
     if (/^(?:if|whether|unless) (?:we|you|it|they)\b/i.test(bare)) return null;
     if (OWED.test(clause.text) || NEED_ALONE.test(bare)) return "ask";
-    if (THEY_WANT.test(bare) && !/\bwhat\b/i.test(bare.slice(0, 20))) return "ask";
+    if (THEY_WANT.test(bare) && FROM_YOU.test(bare) && !/\bwhat\b/i.test(bare.slice(0, 20))) return "ask";
     const need = NEED.exec(bare) ?? DUTY_OF_SOMEBODY.exec(bare) ?? DUTY_TO_THING.exec(bare);
     if (WHAT_IS_NEEDED.test(bare)) return "ask";
     if (need && !SPOKEN_ABOUT.test(bare.slice(0, need.index).split(/[,;:]/).at(-1)!))
