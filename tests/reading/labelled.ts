@@ -46,7 +46,7 @@ function personKnown(key: string): Person {
 const MARK = /\{(ask|question|promise|trouble); ?([\w-]+); ?([\d,-]+); ?(\w+) \| ([^}]+)\}/g;
 
 /** The labelled letters of a file, in its order. */
-export async function labelledLetters(set: "a" | "b" | "c"): Promise<LabelledLetter[]> {
+export async function labelledLetters(set: "a" | "b" | "c" | "d"): Promise<LabelledLetter[]> {
   const [, ...pieces] = fs.readFileSync(path.join(folder, `${set}.txt`), "utf8").split("=====\n");
   const letters: LabelledLetter[] = [];
   for (const [i, piece] of pieces.entries()) {

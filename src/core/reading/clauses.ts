@@ -106,7 +106,7 @@ const ABBREVIATION =
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/giu;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/giu;
 
 function sentencesOf(text: string, block: Block): { start: number; end: number }[] {
   const flat = text.slice(block.start, block.end);
@@ -137,7 +137,7 @@ const OTHER_DOER = /^(?:the rest|the others?|the remainder|somebody|someone|ever
 const NAMED_DOER = /^\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b/u;
 
 const VERB_PHRASE =
-  /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|when|what|which|who|where|how)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|have|put|take|give|sign|write|mail)\b|you (?:have|must|need|should|ought|will)\b)/i;
+  /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|when|what|which|who|where|how)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|have|put|take|give|sign|write|mail|propose|suggest|come|use|keep|hold|stop|try|find|change|move|pay)\b|you (?:have|must|need|should|ought|will)\b)/i;
 
 function clausesOf(text: string, sentence: { start: number; end: number }): { start: number; end: number }[] {
   const whole = text.slice(sentence.start, sentence.end);

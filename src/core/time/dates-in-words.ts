@@ -1,5 +1,5 @@
 import { parse as chronoParse } from "chrono-node/en";
-import { type DateGround, type DateReading, type DateRule, MONTH, WEEKDAY } from "./date-rule";
+import { countOf, type DateGround, type DateReading, type DateRule, MONTH, WEEKDAY } from "./date-rule";
 import { addDays, type Day, dayFrom, daysBetween, type WorkingCalendar } from "./day";
 import { dayOf, type Moment, timeOf } from "./moment";
 import { dayMonth, dayOfMonth, figures, isoDate, monthDay } from "./rules/explicit-date";
@@ -42,7 +42,7 @@ const RULES: readonly DateRule[] = [
 
 /** Words before a day that move it: "before the 3rd" means the 2nd at the latest. */
 const BEFORE =
-  /\b(?:(two|three|a|one|\d) (days?|weeks?) )?(before|ahead of|prior to) (?:the |our |your )?(?:\w+ (?:on|of) )?(?:the )?$/i;
+  /\b(?:(two|three|four|five|six|seven|ten|a|one|\d{1,2}) (days?|weeks?) )?(before|ahead of|prior to) (?:the |our |your )?(?:\w+ (?:on|of) )?(?:the )?$/i;
 
 function groundOf(from: Moment, calendar: WorkingCalendar, order: "dmy" | "mdy"): DateGround {
   return { day: dayOf(from), time: timeOf(from), calendar, figures: order };
@@ -145,7 +145,7 @@ function movedBefore(lead: string, reading: DateReading): DateReading {
   if (!before || /\bnot\s+$/i.test(lead.slice(0, before.index))) return reading;
   const [, count, unit] = before;
   if (!unit) return { day: addDays(reading.day, -1), others: [reading.day] };
-  const number = count === "two" ? 2 : count === "three" ? 3 : Number(count) || 1;
+  const number = countOf(count ?? "one");
   return { day: addDays(reading.day, -number * (unit.startsWith("week") ? 7 : 1)) };
 }
 

@@ -25,7 +25,7 @@ export function bareClause(text: string): string {
 }
 
 const POLITE =
-  /\b(?:could|can|would|will) (?:you|(?:\w+ ){0,3}your (?!office|shop|house)\w+(?= (?!be\b)\w+)|someone|somebody|anyone|one of you|we|they)\b(?! (?:believe|imagine|be (?:there|away|coming|at)|have (?:heard|seen)|like (?:me|us|a)\b))|\bwould (?:you mind|it be possible)|\b(?:any|is there (?:any|a)) chance (?:of|you|that|to)|\bdo you think you could|\b(?:wonder(?:ing|ed)?|see) (?:if|whether) you (?:could|can|would|might)|\b(?:grateful|great|good|nice|lovely|helpful|help(?: \w+){0,3}|kind|appreciate(?: it)?|obliged|glad) if (?:you|someone|somebody|we|the|it|they|[A-Z]\w+)\b|\bmay i (?:ask|trouble|remind) you to|\bcan i (?:have|get|ask you)|\bcould (?:i|we) (?:have|get)|\b(?:i|we)(?:['’]d)? ?(?:must|would like to|would|need to|have to|like to)?(?: also| further| kindly)? ?ask (?:you|that|for)\b|\b(?:are|is) (?:kindly |hereby |therefore |also |further )*(?:requested|asked|instructed|reminded|required) to\b/i;
+  /\b(?:could|can|would|will) (?:you|(?:\w+ ){0,3}your (?!office|shop|house)\w+(?= (?!be\b)\w+)|someone|somebody|anyone|one of you|we|they)\b(?! (?:believe|imagine|be (?:there|away|coming|at)|have (?:heard|seen)|like\b|prefer\b|rather\b|want (?:to|me|us)\b))|\bwould (?:you mind|it be possible)|\b(?:any|is there (?:any|a)) chance (?:of|you|that|to)|\bdo you think you could|\b(?:wonder(?:ing|ed)?|see) (?:if|whether) you (?:could|can|would|might)|\b(?:grateful|great|good|nice|lovely|helpful|help(?: \w+){0,3}|kind|appreciate(?: it)?|obliged|glad) if (?:you|someone|somebody|we|the|it|they|[A-Z]\w+)\b|\bmay i (?:ask|trouble|remind) you to|\bcan i (?:have|get|ask you)|\bcould (?:i|we) (?:have|get)|\b(?:i|we)(?:['’]d)? ?(?:must|would like to|would|need to|have to|like to)?(?: also| further| kindly)? ?ask (?:you|that|for)\b|\b(?:are|is) (?:kindly |hereby |therefore |also |further )*(?:requested|asked|instructed|reminded|required) to\b/i;
 
 /** Words after which a need or duty is spoken about and not put to anybody: "all I need", "the form that you have to sign". */
 const SPOKEN_ABOUT =
@@ -48,11 +48,12 @@ const DUTY_OF_SOMEBODY = new RegExp(
 );
 /** Something is to be done to a thing: "the sails must be dried", "the hedge needs cutting". */
 const DUTY_TO_THING = new RegExp(
-  `\\b(?:${DUTY})\\s+${DUTY_ADVERBS}be\\s+${DUTY_ADVERBS}(?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at\\b|in\\b|aware|a\\b|an\\b|the\\b|here|careful|all right|said|noted|thinking|clear|used to|pleased|interested|called|going|getting|noticed|expected|considered|able)(?:\\w+(?:ed|en|wn|pt|nt|ld|de|id|ut|ung|one|et|ad|und|ung|ought|aught|ent)\\b|with (?:us|me|them|you|the \\w+|our \\w+)\\b|ready|in place|on site|back|here by|there by)|\\b(?:must|has to|have to|needs to|need to|should|ought to)\\s+${DUTY_ADVERBS}(?:come|go|leave|stay|reach|arrive|stand|remain|carry|bear)\\b|\\bneeds \\w+ing\\b|\\bneeds (?:your|another)\\b|\\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary|imperative) (?:that|to)\\b`,
+  `\\b(?:${DUTY})\\s+${DUTY_ADVERBS}be\\s+${DUTY_ADVERBS}(?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at\\b|in\\b|aware|a\\b|an\\b|the\\b|here|careful|all right|said|noted|thinking|clear|used to|pleased|interested|called|going|getting|noticed|expected|considered|able)(?:\\w+(?:ed|en|wn|pt|nt|ld|de|id|ut|ung|one|et|ad|und|ung|ought|aught|ent)\\b|with (?:us|me|them|the \\w+|our \\w+)\\b|ready|in place|on site|back|here by|there by)|\\b(?:must|has to|have to|needs to|need to|should|ought to)\\s+${DUTY_ADVERBS}(?:come|go|leave|stay|reach|arrive|stand|remain|carry|bear)\\b|\\bneeds \\w+ing\\b|\\bneeds (?:your|another)\\b|\\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary|imperative) (?:that|to)\\b`,
   "i",
 );
 
 /** "Someone has to be at the door", "Everyone to hand in their hours": said of whoever it may be. */
+const HAD_BETTER = /^(?:(?:and|but|so|then)[,\s]+)*(?:you|we)(?:['’]d| had) better (?!not\b)\w+/i;
 const WHOEVER =
   /^(?:someone|somebody|one of (?:us|you)|everyone|everybody|all (?:of (?:us|you)|staff|crew|teams?)|whoever [^,]{3,40},?)\s+(?:has to|have to|needs to|need to|must|should|will have to|to|please)\s+\w+/i;
 /** What somebody is owed, or what lies with them, they are asked for. */
@@ -108,7 +109,7 @@ export const ask: KindRule = {
   name: "ask",
   find(clause, ground) {
     const bare = bareClause(clause.text);
-    if (ACTION_NAME.test(clause.text) || WHOEVER.test(bare)) return "ask";
+    if (ACTION_NAME.test(clause.text) || WHOEVER.test(bare) || HAD_BETTER.test(bare)) return "ask";
     const others = namedIn(clause.text, ground.people.team).filter(({ person }) => person.id !== ground.writer?.id);
     if (
       others.length > 0 &&

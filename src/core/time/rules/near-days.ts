@@ -52,7 +52,7 @@ function coming(day: Day, weekday: number): Day {
 export const weekday: DateRule = {
   name: "weekday",
   pattern: new RegExp(
-    `\\b(?:(a week on|week on|this coming|this|next|coming|last)\\s+)?(${WEEKDAY})\\b(?:\\s+(week|next week|after next))?(?![-'’]s\\b)`,
+    `\\b(?:(a week on|week on|this coming|this|next|coming|last)\\s+)?(${WEEKDAY})\\b(?:\\s+(week|(?:of |in )?next week|after next))?(?![-'’]s\\b)`,
     "gi",
   ),
   read(words, ground) {
@@ -66,7 +66,7 @@ export const weekday: DateRule = {
     if (lead === "last") return null;
     if (lead.includes("week on") || after?.toLowerCase() === "week") return { day: addDays(first, 7) };
     const following = addDays(ground.day, 8 - weekdayOf(ground.day) + number - 1);
-    if (after?.toLowerCase() === "next week") return { day: following };
+    if (/next week$/i.test(after ?? "")) return { day: following };
     if (after) return { day: addDays(first, 7) };
     if (lead === "next") return following === first ? { day: first } : { day: following, others: [first] };
     return { day: first };
