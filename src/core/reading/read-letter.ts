@@ -7,25 +7,13 @@ import { dayOf, type Moment, timeOf } from "../time/moment";
 import { findTimes } from "../time/rules/time-of-day";
 import { type Clause, clausesIn } from "./clauses";
 import { dueOf } from "./due";
-import type { KindRule, LetterGround } from "./kind-rule";
+import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
 import { calledAt, ownerOf } from "./owner";
 import { priorityOf } from "./priority";
-import { ask } from "./rules/ask";
-import { nothing } from "./rules/nothing";
+import { KIND_RULES } from "./rules/list";
 import { promise } from "./rules/promise";
-import { question } from "./rules/question";
-import { trouble } from "./rules/trouble";
 import type { DueFound, FoundSlip, People, Person, SlipKind } from "./slip";
 import { LONGEST_TITLE, titleOf } from "./title";
-
-/** In the order in which they are asked; the first that answers wins. */
-const KIND_RULES: readonly KindRule[] = [
-  nothing, // first: courtesy and releases look like asks
-  ask, // an ask put as a question is an ask
-  question,
-  promise,
-  trouble, // last: a clause that asks or promises is that first
-];
 
 /** Slips proposed from one letter at the most; a letter that seems to ask for more is a list to be read, not sorted. */
 const MOST_SLIPS = 40;
@@ -117,11 +105,11 @@ function capped(part: TextPart): TextPart {
   return { ...part, end: Math.min(part.end, part.start + MOST_TEXT_READ) };
 }
 
-function kindOf(clause: Clause, ground: LetterGround): { kind: SlipKind; reason: string } | null {
+function kindOf(clause: Clause, ground: LetterGround): { kind: SlipKind; rule: KindRule } | null {
   for (const rule of KIND_RULES) {
     const kind = rule.find(clause, ground);
     if (kind === "nothing") return null;
-    if (kind) return { kind, reason: rule.name };
+    if (kind) return { kind, rule };
   }
   return null;
 }
@@ -153,6 +141,26 @@ function dueByContext(kind: SlipKind, text: string, last: DueFound | null, from:
     others: [],
     words: text.slice(limit.start, limit.end),
   };
+}
+
+/** Why a slip is proposed, in words: the rule, who is meant and by what, and the words of the day. */
+function reasonOf(
+  rule: KindRule,
+  owner: Person | null,
+  due: DueFound | null,
+  clause: Clause,
+  addressee: Person | null,
+): string {
+  const name = owner?.name.split(/\s+/)[0];
+  const who =
+    owner === null || rule.name === promise.name
+      ? null
+      : namedIn(clause.text, [owner]).length > 0
+        ? `“${name}” is named`
+        : owner.id === addressee?.id
+          ? `${name} was called above`
+          : `it is written to ${name} alone`;
+  return [rule.name, who, due && `“${due.words}”`].filter(Boolean).join(", ");
 }
 
 /** A title of one word ("Choose") says too little without what the letter is about. */
@@ -210,8 +218,8 @@ export function readLetter(
       owner: owner && owner.address !== "" ? owner.address : null,
       due,
       priority: said === "normal" && isUrgentLetter && found.kind === "ask" ? "high" : said,
-      reason: found.reason,
-      confidence: 0.8,
+      reason: reasonOf(found.rule, owner, due, clause, addressee?.person ?? null),
+      confidence: found.rule.confidence,
     });
   }
   return slips;

@@ -1,4 +1,4 @@
-import { bareClause } from "./rules/ask";
+import { bareClause } from "./bare-clause";
 import type { Person, SlipKind } from "./slip";
 
 /** Longest title a slip is given; a person may write a longer one. */

@@ -23,6 +23,7 @@ const OFFER =
 /** Courtesy, releases, offers and adverts, which look like asks and are none. Stands first, so that no later rule takes them. */
 export const nothing: KindRule = {
   name: "courtesy, a release or an advert",
+  confidence: 1,
   find(clause) {
     const { text } = clause;
     if (ADVERT.test(text)) return "nothing";

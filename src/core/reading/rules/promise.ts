@@ -1,35 +1,29 @@
+import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
-import { bareClause } from "./ask";
 
 const WILL =
   /\b(?:i|we)(?:['’]ll| will| shall)(?: also| then| just| now| both| all| personally| gladly| certainly| definitely| of course)* (?!be\b(?! (?:with you|sending|bringing|delivering|ringing|calling|writing|posting|paying|in touch|back (?:to you|with)|ready (?:by|on|for)|done (?:by|on)))|have to (?:say|admit)|not\b|never\b|miss\b|see (?:you|how|what)|need\b|probably|know\b|assume|wait\b|love|try to (?:be|keep)|require|think about|want|believe)\w+/i;
 const GOING_TO =
   /^(?:(?:so|and|then|ok|yes)[, ]+)*(?:ill|well|youll|theyll|shell|hell|itll) (?:be with you|send|get|do it|have it|bring|ring|call|come|take|make|let you|check|ask|tell|write|give|pass|post|fix|book)\b|\b(?:i['’]m|i am|we['’]re|we are) (?:going|about) to (?!be\b|need|have to|miss)\w+|\b(?:i|we) promise\b|\bleave (?:it|that|this) (?:with|to) (?:me|us)\b|\b(?:i|we) (?:can|should be able to) (?:let you have|have (?:it|them|this|that)|get (?:it|them|this|that|you)|send|deliver)\b|^will (?!you\b|there\b|it\b|that\b|this\b|the\b|be\b|we\b|they\b|he\b|she\b|i\b|any|some|your\b|our\b|not\b|your)\w+|^will (?:do|send|get|have|let|ring|check|report)\b/i;
-/** "The rest follows on Thursday", "your linen comes on Friday", "they will be delivered on the 3rd". */
-const WILL_COME =
-  /\b(?:(?:the|an?|our|your|both|all|they|it|that|this|these|those|\w+s)\b(?: [\p{L}\d-]+){0,4} )(?:follows?|(?:will|should) (?:follow|arrive|come|reach you|leave (?:here|us)|go out|be (?:delivered|sent|posted|shipped|with you|dispatched|made|ready|done|finished|replaced|repaired|collected|returned|paid|refunded))|comes? (?:on|by|tomorrow|next|with|this)|leaves? (?:here|us|on|tomorrow)|goes? (?:out|off)(?: to (?:you|them|him|her))? (?:on|by|tomorrow|today|tonight)|reach(?:es)? you (?:on|by|tomorrow))\b/iu;
 /** "I'm ringing them tomorrow": what is about to be done, with its day. */
 const DOING_SOON =
   /\b(?:i['’]m|i am|we['’]re|we are)\s+(?!being|going|having|looking|hoping|waiting|travelling|traveling|working|leaving|flying|staying|moving|thinking|coming|living|sitting|trying|closing|opening|expecting|wondering|missing|meeting)\w+ing\b.{2,60}\b(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week)|next week|on (?:mon|tues|wednes|thurs|fri|satur|sun)day|first thing)\b/i;
 const YOU_WILL_HAVE = /\byou(?:['’]ll| will| shall| should) (?:have|get|receive|hear|find|be sent)\b/i;
 const LET_ME = /^let me (?!know\b|explain|say|add|be\b|put|remind|introduce)\w+/i;
 const CONDITION = /\b(?:if (?:you|we|it|they|that|i)|in case|unless we|once you|as soon as you)\b/i;
-
-/** "This office will decide within four weeks", "Our driver will bring it": the writer's house will. */
+/** "This office will decide within four weeks", "our driver will bring it": the writer's house will. */
 const OFFICE_WILL =
   /^(?:this|our|the undersigned|my) (?:office|company|firm|department|team|workshop|driver|courier|fitter|engineer|accountant|bookkeeper|lawyer|colleagues?|house|shop|bank|mill|studio|crew|people)s? (?:will|shall|is going to|are going to)\b/i;
 
 /** Promises: what the writer's side says it will do, and can be held to. */
 export const promise: KindRule = {
-  name: "promise",
-  find(clause) {
-    const bare = bareClause(clause.text);
-    if (/\?$/.test(clause.text)) return null;
+  name: "the writer says that they will",
+  confidence: 0.95,
+  find({ text }) {
+    const bare = bareClause(text);
+    if (/\?$/.test(text)) return null;
     if (OFFICE_WILL.test(bare) && !/\b(?:not|be able)\b/i.test(bare)) return "promise";
     if (WILL.test(bare)) return CONDITION.test(bare.slice(0, 20)) ? null : "promise";
-    if (WILL_COME.test(bare) && !/\b(?:not|if|when|whether|hope|once)\b/i.test(bare)) return "promise";
-    return DOING_SOON.test(bare) || GOING_TO.test(bare) || YOU_WILL_HAVE.test(bare) || LET_ME.test(bare)
-      ? "promise"
-      : null;
+    return [DOING_SOON, GOING_TO, YOU_WILL_HAVE, LET_ME].some((pattern) => pattern.test(bare)) ? "promise" : null;
   },
 };

@@ -2,11 +2,7 @@ import { describe, expect, test } from "vitest";
 import { clausesIn } from "../clauses";
 import type { LetterGround } from "../kind-rule";
 import type { SlipKind } from "../slip";
-import { ask } from "./ask";
-import { nothing } from "./nothing";
-import { promise } from "./promise";
-import { question } from "./question";
-import { trouble } from "./trouble";
+import { KIND_RULES } from "./list";
 
 // A boatyard: another trade than the demo's. Each sentence was written for what it is, before the rules were tried on it.
 const person = (name: string) => ({ id: name, name, address: `${name.toLowerCase().replace(" ", ".")}@yard.example` });
@@ -19,7 +15,7 @@ const ground: LetterGround = {
 function kindOf(sentence: string): SlipKind | null {
   const [clause] = clausesIn(sentence, [{ kind: "new", start: 0, end: sentence.length }]);
   if (!clause) return null;
-  for (const rule of [nothing, ask, question, promise, trouble]) {
+  for (const rule of KIND_RULES) {
     const kind = rule.find(clause, ground);
     if (kind) return kind === "nothing" ? null : kind;
   }

@@ -1,0 +1,11 @@
+/**
+ * Whether a clause is no ask whatever words it has: it asks for an answer, or speaks of what its writer is going to do. "We
+ * must" and "we should" may still be meant for somebody.
+ */
+export function isNoAsk(text: string, bare: string): boolean {
+  if (/\?$/.test(text)) return true;
+  return (
+    /^(?:i|we) (?:will|shall|am going|have to|must|need to|should|want to)\b/i.test(bare) &&
+    !/^(?:we (?:must|need to|should|have to)|i must have)\b/i.test(bare)
+  );
+}

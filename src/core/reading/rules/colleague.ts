@@ -1,0 +1,27 @@
+import type { Clause } from "../clauses";
+import { type KindRule, namedIn } from "../kind-rule";
+
+const PROMISED_BY =
+  /\b(?:promised|was going to|was supposed to|said (?:he|she|they) (?:would|['’]d)|offered to|agreed to|owes? (?:me|us|them))\b/i;
+
+/** A named colleague who "will" do something: the writer gives it to them. */
+function isAboutColleague(clause: Clause, others: readonly { at: number; end: number }[]): boolean {
+  return others.some(
+    (name) =>
+      /\b(?:could|can|would|will)\s+$/i.test(clause.text.slice(0, name.at)) ||
+      /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(
+        clause.text.slice(name.end),
+      ),
+  );
+}
+
+/** "Rosa will order the paint", "Rosa has to sign", "Rosa promised to ring": a colleague by name, and what is theirs. */
+export const colleague: KindRule = {
+  name: "a colleague by name, and what they have to do",
+  confidence: 0.9,
+  find(clause, ground) {
+    const others = namedIn(clause.text, ground.people.team).filter(({ person }) => person.id !== ground.writer?.id);
+    if (others.length === 0 || /\bif\b/i.test(clause.text.slice(0, 3))) return null;
+    return PROMISED_BY.test(clause.text) || isAboutColleague(clause, others) ? "ask" : null;
+  },
+};

@@ -1,0 +1,21 @@
+import type { KindRule } from "../kind-rule";
+import { isNoTrouble } from "../not-trouble";
+
+/** States of harm: they count where something is said to be in them. */
+const HARMED =
+  "broken|cracked|bent|damaged|smashed|torn|ripped|snapped|shattered|chipped|dented|stained|faulty|defective|jammed|corrupt(?:ed)?|rotten|mould(?:y)?|moldy|rusted|rusty|warped|scratched|burst|flooded|soaked|rained on|stolen|vandalised|vandalized|ruined|spoil(?:ed|t)|contaminated|injured|unsafe|dangerous|burnt|burned (?:down|out|through)|blown|fused|frayed|furry|clogged|blocked|frozen|unreadable|illegible|blurred|blurry|unusable|useless|worthless|void|dead|missing|crashed|leaking|dripping";
+/** What things do that go wrong. */
+const FAILING =
+  /\b(?:broke(?: down)?|tore|leaks?|leaked|drips?|jams|crashes|crashed|burst|flooded|collapsed|overheats?|flickers?|squeaks?|rattles?|wobbles?|sags?|peels?|hums|stinks|smells of|spoils|died|(?:had|was in|caused|an?) (?:an )?accident)\b/i;
+const DAMAGE = new RegExp(
+  `\\b(?:is|are|was|were|been|be|being|got|gets|came|come|arrived?|has|have|had|went|looks?|turned|found|left|stands?|\\w+['’]s)\\s+(?:(?!not\\b|no\\b|never\\b)[\\w-]+\\s+){0,3}?(?:${HARMED})\\b|\\b(?:has|have|had|is|are)\\s+(?:\\w+\\s+)?(?:rotted|rusted|cracked|broken|burst|torn|collapsed|leaked|failed|gone)\\b|\\b(?:${HARMED})[.!]*$|^(?:the |our |one |two |three |both |all )?\\w+ (?:${HARMED}) (?:in|by|on|after|since|again|this)\\b`,
+  "i",
+);
+const PATTERNS = [DAMAGE, FAILING];
+
+/** Harm to things and people: "the slabs came cracked", "the pump leaks". */
+export const damage: KindRule = {
+  name: "something is damaged or fails",
+  confidence: 0.8,
+  find: ({ text }) => (!isNoTrouble(text) && PATTERNS.some((pattern) => pattern.test(text)) ? "trouble" : null),
+};

@@ -1,0 +1,21 @@
+import { bareClause } from "../bare-clause";
+import { isImperative } from "../imperative";
+import type { KindRule } from "../kind-rule";
+import { isNoAsk } from "../own-duty";
+
+/** "It is the wrong file, send the right one.": an order after a comma. */
+const AFTER_COMMA =
+  /,\s+(?=(?:send|give|make|tell|call|ring|check|bring|take|put|get|ask|stop|hold|use|change|replace|book|order|sign|write|read|mail|post|print|pay|wait|leave|keep|let|come|see that|do)\b)/i;
+
+/** "Send me the measurements", "Don't forget the life jackets". */
+export const order: KindRule = {
+  name: "an order",
+  confidence: 0.85,
+  find({ text }) {
+    const bare = bareClause(text);
+    if (isNoAsk(text, bare)) return null;
+    if (isImperative(bare)) return "ask";
+    const comma = AFTER_COMMA.exec(bare);
+    return comma && isImperative(bare.slice(comma.index + comma[0].length)) ? "ask" : null;
+  },
+};
