@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import PostalMime from "postal-mime";
+import { startReadingThread } from "../src/acts/reading/thread";
 import { BATCH, takeInAll } from "../src/acts/take-in";
 import { newId } from "../src/data/ids";
 import { corpus } from "../tests/outside/pick";
@@ -13,6 +14,7 @@ const TURNS = 4;
 /** Intake of the public corpus against the least that any intake must do: parse each message, insert its bytes in batches. */
 export async function benchIntake(): Promise<void> {
   const all = corpus(TURN * (TURNS + 1));
+  const stopReading = startReadingThread();
   const house = await benchHouse();
   const { db } = house.open;
   await db.execute(sql`create table bare (id uuid primary key, subject text, bytes bytea)`);
@@ -49,4 +51,5 @@ export async function benchIntake(): Promise<void> {
     "the same again, times the bare": againMs / bareMs,
   });
   await house.remove();
+  await stopReading();
 }

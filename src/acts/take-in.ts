@@ -2,7 +2,15 @@ import { sql } from "drizzle-orm";
 import type { Database } from "../data/engine/database";
 import { IntakeBatch, type TakenIn, type Way } from "./intake-batch";
 import { type IntakeHouse, intakeHouse } from "./intake-house";
-import { type Incoming, knownNames, lookUp, parseIncoming, readParsed } from "./read-incoming";
+import {
+  type Incoming,
+  knownNames,
+  lookUp,
+  type ParsedIncoming,
+  parseIncoming,
+  type ReadIncoming,
+  readParsed,
+} from "./read-incoming";
 import { tellScreens } from "./tell-screens";
 
 /** Letters written in one transaction: enough to be quick, few enough that nobody waits long behind it. */
@@ -18,11 +26,9 @@ interface Coming {
   readonly isOurs?: boolean;
 }
 
-type Parsed = Awaited<ReturnType<typeof parseIncoming>>;
-
 async function write(
   db: Database,
-  read: Parsed,
+  read: ReadIncoming,
   house: IntakeHouse,
   { way, now, isOurs = false }: Coming,
 ): Promise<TakenIn[]> {
@@ -55,9 +61,9 @@ export async function takeIn(
 }
 
 /** A batch on its way, with what is known of its messages so far. */
-interface Stage<M> {
+interface Stage<M, Messages> {
   readonly batch: readonly M[];
-  readonly messages: Parsed;
+  readonly messages: Messages;
 }
 
 /**
@@ -72,8 +78,8 @@ export async function* takeInAll<M extends Incoming>(
 ): AsyncGenerator<{ batch: readonly M[]; taken: TakenIn[] }> {
   const isOurs = coming.isOurs ?? false;
   const house = await intakeHouse(db);
-  let read: Stage<M> | null = null;
-  let parsed: Stage<M> | null = null;
+  let read: Stage<M, ReadIncoming> | null = null;
+  let parsed: Stage<M, ParsedIncoming> | null = null;
   const iterator = Symbol.asyncIterator in batches ? batches[Symbol.asyncIterator]() : batches[Symbol.iterator]();
   try {
     for (let isOver = false; !isOver || parsed || read; ) {
@@ -85,7 +91,7 @@ export async function* takeInAll<M extends Incoming>(
       const writing = read && write(db, read.messages, house, coming);
       // A fault of the writing is thrown below; until then nobody listens.
       writing?.catch(() => {});
-      const nowRead: Stage<M> | null = parsed &&
+      const nowRead: Stage<M, ReadIncoming> | null = parsed &&
         names && {
           batch: parsed.batch,
           messages: await readParsed(parsed.messages, house, names, coming.now(), isOurs),

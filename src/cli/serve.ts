@@ -2,6 +2,7 @@ import fs from "node:fs";
 import http from "node:http";
 import path from "node:path";
 import next from "next";
+import { startReadingThread } from "../acts/reading/thread";
 import { now } from "../data/clock";
 import { databaseSettings } from "../data/engine/database";
 import { productRoot } from "../data/engine/open-pglite";
@@ -93,7 +94,7 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
   if (!fs.existsSync(path.join(dir, ".next/BUILD_ID")))
     throw new WrongCall("The pages are not built yet. Run npm run build first (npm run demo does it by itself).");
   const { db, pglite } = await sharedDatabase(`${what} at port ${port}`);
-  const closers: (() => Promise<unknown>)[] = [closeSharedDatabase];
+  const closers: (() => Promise<unknown>)[] = [closeSharedDatabase, startReadingThread()];
   const closeAll = async () => {
     for (const close of [...closers].reverse()) await close();
   };

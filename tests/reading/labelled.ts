@@ -1,6 +1,6 @@
 import fs from "node:fs";
 import path from "node:path";
-import { type Letter, type TextPart } from "@/core/letters/letter";
+import type { Letter, TextPart } from "@/core/letters/letter";
 import { parseLetter } from "@/core/letters/parse-letter";
 import type { People, Person, SlipKind } from "@/core/reading/slip";
 
@@ -38,7 +38,8 @@ export const PEOPLE: People = { team: file.team.map(asPerson), outside: file.out
 /** "nadia" → the person whose address begins with it, or whose name has it. */
 function personKnown(key: string): Person {
   const all = [...PEOPLE.team, ...PEOPLE.outside];
-  const found = all.find((one) => one.address.startsWith(`${key}@`)) ?? all.find((one) => one.name.toLowerCase().includes(key));
+  const found =
+    all.find((one) => one.address.startsWith(`${key}@`)) ?? all.find((one) => one.name.toLowerCase().includes(key));
   if (!found) throw new Error(`Nobody is called “${key}”.`);
   return found;
 }

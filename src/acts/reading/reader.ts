@@ -1,0 +1,88 @@
+import type { Letter } from "../../core/letters/letter";
+import { type ParsedLetter, parseLetter } from "../../core/letters/parse-letter";
+import { readAway } from "../../core/reading/away";
+import { readLetter } from "../../core/reading/read-letter";
+import type { FoundSlip } from "../../core/reading/slip";
+import type { Day } from "../../core/time/day";
+import type { Moment } from "../../core/time/moment";
+import type { IntakeHouse } from "../intake-house";
+import { participantsOf } from "./participants";
+
+/** What reading needs to know of the house, beside the letters. */
+export interface ReadingAsk {
+  readonly house: IntakeHouse;
+  /** Names by which people outside are known here, by address. */
+  readonly names: ReadonlyMap<string, string>;
+  /** The instant of arrival, milliseconds since 1970 UTC. */
+  readonly now: number;
+  /** Whether the letters are ours: then nothing is proposed. */
+  readonly isOurs: boolean;
+}
+
+/** What is read in a letter: proposed slips, and until when an automatic reply says that its writer is away. */
+export interface Understood {
+  readonly found: readonly FoundSlip[];
+  readonly awayUntil: Day | null;
+}
+
+/** Letters that are parsed, and can be read; in the order of the raw messages. */
+export interface ParsedBatch {
+  readonly letters: readonly ParsedLetter[];
+  read(ask: ReadingAsk): Promise<readonly Understood[]>;
+}
+
+/** Whoever parses and reads: this process, or a thread of it. */
+export interface Reader {
+  parse(raws: readonly Uint8Array[]): Promise<ParsedBatch>;
+}
+
+export const NOTHING_READ: Understood = { found: [], awayUntil: null };
+
+/** The moment from which a letter's dates count: its own Date in the writer's zone, else its coming in ours. */
+function momentOf(letter: Letter, house: IntakeHouse, now: number): Moment {
+  return { at: letter.sentAt ?? now, zone: letter.sentAt === null ? house.zone : letter.offset };
+}
+
+/** Reads one letter. Reading is an offer: a letter that trips the reader is kept and sorted by hand. */
+export function understand(letter: Letter, { house, names, now, isOurs }: ReadingAsk): Understood {
+  const settings = { calendar: house.calendar, figures: house.figures };
+  const moment = momentOf(letter, house, now);
+  const outside = participantsOf(letter)
+    .filter((who) => !house.team.some((person) => person.address === who.address))
+    .map((who) => ({ id: who.address, name: names.get(who.address) || who.name || who.address, address: who.address }));
+  try {
+    return {
+      found: isOurs ? [] : readLetter(letter, { team: house.team, outside }, moment, settings),
+      awayUntil: readAway(letter, moment, settings),
+    };
+  } catch {
+    return NOTHING_READ;
+  }
+}
+
+/** Lets everybody else have a turn: parsing and reading a batch would hold up the whole process for a moment. */
+function breathe(): Promise<void> {
+  return new Promise((resolve) => setImmediate(resolve));
+}
+
+/** Parses and reads in this very process. */
+export const inProcess: Reader = {
+  async parse(raws) {
+    const letters: ParsedLetter[] = [];
+    for (const raw of raws) {
+      letters.push(await parseLetter(raw));
+      await breathe();
+    }
+    return {
+      letters,
+      async read(ask) {
+        const read: Understood[] = [];
+        for (const one of letters) {
+          read.push(one.ok ? understand(one.letter, ask) : NOTHING_READ);
+          await breathe();
+        }
+        return read;
+      },
+    };
+  },
+};
