@@ -7,6 +7,7 @@ export default defineConfig({
     include: [
       "src/**/*.test.ts",
       "tests/data/**/*.test.ts",
+      "tests/reading/**/*.test.ts",
       "tests/outside/**/*.test.ts",
       "tests/command/**/*.test.ts",
       "tests/rounds/**/*.test.ts",

@@ -1,5 +1,6 @@
 import fs from "node:fs";
 import { sql } from "drizzle-orm";
+import { startReadingThread } from "../acts/reading/thread";
 import { wayInNamed } from "../acts/ways-in";
 import { now } from "../data/clock";
 import { databaseSettings, openDatabase } from "../data/engine/database";
@@ -19,6 +20,7 @@ export async function importCommand(words: readonly string[]): Promise<number> {
   if (paths.length === 0) throw new WrongCall("Say what to bring in: jam import PATH…");
   for (const one of paths) if (!fs.existsSync(one)) throw new WrongCall(`There is no ${one}. Nothing was brought in.`);
   const open = await openDatabase(databaseSettings("jam import", true));
+  const stopReading = startReadingThread();
   try {
     const address = value("for")?.toLowerCase() ?? null;
     const [owner] = address
@@ -47,6 +49,7 @@ export async function importCommand(words: readonly string[]): Promise<number> {
       process.stdout.write(`… and ${report.notReadable.length - MOST_FAULTS_SHOWN} more.\n`);
     return 0;
   } finally {
+    await stopReading();
     await open.close();
   }
 }

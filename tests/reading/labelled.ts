@@ -1,6 +1,6 @@
 import fs from "node:fs";
 import path from "node:path";
-import type { Letter, TextPart } from "@/core/letters/letter";
+import type { Letter } from "@/core/letters/letter";
 import { parseLetter } from "@/core/letters/parse-letter";
 import type { People, Person, SlipKind } from "@/core/reading/slip";
 
@@ -36,7 +36,7 @@ const asPerson = ({ name, email, nicknames }: { name: string; email: string; nic
 export const PEOPLE: People = { team: file.team.map(asPerson), outside: file.outside.map(asPerson) };
 
 /** "nadia" → the person whose address begins with it, or whose name has it. */
-function personKnown(key: string): Person {
+export function personKnown(key: string): Person {
   const all = [...PEOPLE.team, ...PEOPLE.outside];
   const found =
     all.find((one) => one.address.startsWith(`${key}@`)) ?? all.find((one) => one.name.toLowerCase().includes(key));
@@ -46,14 +46,34 @@ function personKnown(key: string): Person {
 
 const MARK = /\{(ask|question|promise|trouble); ?([\w-]+); ?([\d,-]+); ?(\w+) \| ([^}]+)\}/g;
 
-/** The labelled letters of a file, in its order. */
+/** A letter from a head like "kd -> nadia, sanna | DATE | Subject" and its text. */
+export async function letterOf(head: string, text: string): Promise<Letter> {
+  const [who, date, subject] = head.split(" | ");
+  const [from, to] = who!.split(" -> ");
+  const person = (key: string) => {
+    const { name, address } = personKnown(key.trim());
+    return `${name} <${address}>`;
+  };
+  const raw = [
+    `From: ${person(from!)}`,
+    `To: ${to!.split(",").map(person).join(", ")}`,
+    `Date: ${date}`,
+    `Subject: ${subject}`,
+    "Content-Type: text/plain; charset=utf-8",
+    "",
+    text,
+  ].join("\r\n");
+  const parsed = await parseLetter(Buffer.from(raw));
+  if (!parsed.ok) throw new Error(parsed.why);
+  return parsed.letter;
+}
+
+/** The labelled letters of a set, in its order. */
 export async function labelledLetters(set: "a" | "b" | "c" | "d"): Promise<LabelledLetter[]> {
   const [, ...pieces] = fs.readFileSync(path.join(folder, `${set}.txt`), "utf8").split("=====\n");
   const letters: LabelledLetter[] = [];
   for (const [i, piece] of pieces.entries()) {
     const [head, ...lines] = piece.split("\n");
-    const [who, date, subject] = head!.split(" | ");
-    const [from, to] = who!.split(" -> ");
     const marked = lines.join("\n");
     const labels = [...marked.matchAll(MARK)].map(([, kind, owner, due, priority, quote]) => ({
       kind: kind as SlipKind,
@@ -62,24 +82,7 @@ export async function labelledLetters(set: "a" | "b" | "c" | "d"): Promise<Label
       due: due === "-" ? [] : due!.split(","),
       priority: priority!,
     }));
-    const person = (key: string) => {
-      const { name, address } = personKnown(key.trim());
-      return `${name} <${address}>`;
-    };
-    const raw = [
-      `From: ${person(from!)}`,
-      `To: ${to!.split(",").map(person).join(", ")}`,
-      `Date: ${date}`,
-      `Subject: ${subject}`,
-      "Content-Type: text/plain; charset=utf-8",
-      "",
-      marked.replace(MARK, "$5"),
-    ].join("\r\n");
-    const parsed = await parseLetter(Buffer.from(raw));
-    if (!parsed.ok) throw new Error(parsed.why);
-    letters.push({ name: `${set}${i + 1}`, letter: parsed.letter, labels });
+    letters.push({ name: `${set}${i + 1}`, letter: await letterOf(head!, marked.replace(MARK, "$5")), labels });
   }
   return letters;
 }
-
-export type { TextPart };

@@ -1,6 +1,7 @@
 import { readLetter } from "@/core/reading/read-letter";
 import type { FoundSlip } from "@/core/reading/slip";
 import { type Label, type LabelledLetter, PEOPLE } from "./labelled";
+import { f1, overlap, squash } from "./overlap";
 
 /** How well letters are read: shares from 0 to 1, and every mistake in words. */
 export interface ReadingScore {
@@ -13,29 +14,6 @@ export interface ReadingScore {
   readonly priority: number;
   readonly anything: number;
   readonly mistakes: readonly string[];
-}
-
-const squash = (text: string) => text.replace(/\s+/g, " ").trim();
-
-/** Length of the longest run of characters that two texts share. */
-function commonRun(a: string, b: string): number {
-  let best = 0;
-  let row = new Uint16Array(b.length + 1);
-  for (const sign of a) {
-    const next = new Uint16Array(b.length + 1);
-    for (let j = 1; j <= b.length; j += 1)
-      if (sign === b[j - 1]) {
-        next[j] = row[j - 1]! + 1;
-        best = Math.max(best, next[j]!);
-      }
-    row = next;
-  }
-  return best;
-}
-
-function overlap(a: string, b: string): number {
-  const shorter = Math.min(a.length, b.length);
-  return shorter === 0 ? 0 : commonRun(a, b) / shorter;
 }
 
 /** Matches what was found to the labels: texts that share half of the shorter, best first, each once. */
@@ -51,8 +29,6 @@ function matched(labels: readonly Label[], slips: readonly (FoundSlip & { quote:
   for (const { l, s } of pairs) if (!taken.some(([tl, ts]) => tl === l || ts === s)) taken.push([l, s]);
   return taken;
 }
-
-const f1 = (hits: number, gold: number, found: number) => (hits === 0 ? 0 : (2 * hits) / (gold + found));
 
 /** Reads labelled letters and holds what is found against the labels. */
 export function scoreReading(letters: readonly LabelledLetter[]): ReadingScore {

@@ -262,7 +262,9 @@ function bareTargets(left: readonly OpenItem[], text: string): OpenItem[] {
   if (left.length <= 1 || /\b(?:both|all|everything|neither)\b/i.test(text)) return [...left];
   const newest = Math.max(...left.map((item) => item.letter));
   const last = left.filter((item) => item.letter === newest);
-  const isAnswer = /^(?:yes|yep|yeah|no|nope|correct|right|exactly|me|mine)\b/i.test(text);
+  const isAnswer =
+    /^(?:yes|yep|yeah|no|nope|correct|right|exactly|me|mine)\b/i.test(text) &&
+    !/\b(?:pleasure|gladly|of course|happily|can do|will do|done)\b/i.test(text);
   const fitting = last.filter((item) => (item.kind === "question") === isAnswer);
   return fitting.length > 0 ? fitting.slice(0, 1) : last.slice(0, 1);
 }

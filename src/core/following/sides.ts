@@ -19,7 +19,8 @@ export class Sides {
 
   /** Whether somebody can speak for whoever has to act: the owner, a colleague in their place, or anybody asked where nobody is named. */
   owes(writer: string, item: OpenItem): boolean {
-    if (writer === item.owner) return true;
+    // Trouble is cured by whoever can, also by the one who reports it.
+    if (writer === item.owner || item.kind === "trouble") return true;
     if (writer === item.asker) return false;
     return item.owner === null || this.areTogether(writer, item.owner);
   }

@@ -219,6 +219,7 @@ export function readLetter(
       due,
       priority: said === "normal" && isUrgentLetter && found.kind === "ask" ? "high" : said,
       reason: reasonOf(found.rule, owner, due, clause, addressee?.person ?? null),
+      rule: found.rule.name,
       confidence: found.rule.confidence,
     });
   }

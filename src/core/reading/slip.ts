@@ -40,7 +40,9 @@ export interface FoundSlip {
   readonly owner: string | null;
   readonly due: DueFound | null;
   readonly priority: Priority;
-  /** The rule that found it, in words: "because: …". */
+  /** The rule that found it, by its name. */
+  readonly rule: string;
+  /** Why it is proposed, in words: "because: a polite request, “Mira” is named, “by Friday”". */
   readonly reason: string;
   /** How sure the reader is, from 0 to 1: the share of like passages that people have kept as they were read. */
   readonly confidence: number;

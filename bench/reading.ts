@@ -1,0 +1,67 @@
+// npm run bench:reading: how well letters and conversations are read, and how fast.
+import model from "wink-eng-lite-web-model";
+import winkNLP from "wink-nlp";
+import type { Letter } from "../src/core/letters/letter";
+import { newText } from "../src/core/letters/new-text";
+import { parseLetter } from "../src/core/letters/parse-letter";
+import { PLAIN_READING, readLetter } from "../src/core/reading/read-letter";
+import { corpus } from "../tests/outside/pick";
+import { scoreFollowing } from "../tests/reading/conversations";
+import { labelledLetters, PEOPLE } from "../tests/reading/labelled";
+import { scoreReading } from "../tests/reading/score";
+import { say, timed } from "./measure";
+
+const CORPUS_LETTERS = 2_000;
+const LONG_LETTER_BYTES = 200_000;
+
+const nobody = { team: [], outside: [] };
+const lists = { ...PLAIN_READING, readsLists: true };
+const sentOf = (letter: Letter) => ({ at: letter.sentAt ?? 0, zone: letter.offset });
+
+for (const set of ["a", "b", "c", "d"] as const) {
+  const { mistakes, ...score } = scoreReading(await labelledLetters(set));
+  say(`labelled letters, set ${set}`, score);
+  for (const one of mistakes) process.stdout.write(`  ${one}\n`);
+}
+const { mistakes, ...following } = await scoreFollowing();
+say("labelled conversations", following);
+for (const one of mistakes) process.stdout.write(`  ${one}\n`);
+
+const byRule = new Map<string, number>();
+for (const set of ["a", "b", "c", "d"] as const)
+  for (const { letter } of await labelledLetters(set))
+    for (const slip of readLetter(letter, PEOPLE, sentOf(letter)))
+      byRule.set(slip.rule, (byRule.get(slip.rule) ?? 0) + 1);
+say("what each rule finds in them", Object.fromEntries([...byRule].sort((a, b) => b[1] - a[1])));
+
+const letters: Letter[] = [];
+for (const { raw } of corpus(CORPUS_LETTERS)) {
+  const parsed = await parseLetter(raw);
+  if (parsed.ok) letters.push(parsed.letter);
+}
+const machines = letters.filter((letter) => letter.automatic !== null);
+const withSlips = machines.filter((letter) => readLetter(letter, nobody, sentOf(letter)).length > 0).length;
+const bare = winkNLP(model, ["sbd"]);
+const read = () => timed(async () => letters.forEach((letter) => readLetter(letter, nobody, sentOf(letter), lists)));
+const split = () => timed(async () => letters.forEach((letter) => bare.readDoc(newText(letter)).sentences().out()));
+await read();
+await split();
+const readMs = await read();
+const splitMs = await split();
+say(`${letters.length} letters of the public corpus`, {
+  "lists, newsletters and machines": machines.length,
+  "of them with slips": withSlips,
+  "reading ms": readMs,
+  "bare tokens and sentences ms": splitMs,
+  "times the bare": readMs / splitMs,
+});
+const words = "We need the drawings by Friday. The slabs came cracked, and could you send the list? ";
+const long = await parseLetter(
+  Buffer.from(
+    `Date: Mon, 23 Nov 2026 09:00:00 +0000\r\nFrom: a@b.example\r\n\r\n${words.repeat(LONG_LETTER_BYTES / words.length)}`,
+  ),
+);
+if (long.ok)
+  say("a letter of 200 kB", {
+    "reading ms": await timed(async () => readLetter(long.letter, nobody, sentOf(long.letter))),
+  });

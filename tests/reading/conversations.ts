@@ -1,0 +1,124 @@
+import fs from "node:fs";
+import path from "node:path";
+import { followConversation } from "@/core/following/follow";
+import type { Letter } from "@/core/letters/letter";
+import { letterOf, PEOPLE, personKnown } from "./labelled";
+import { f1, overlap, squash } from "./overlap";
+
+interface Opens {
+  readonly id: string;
+  readonly kind: string;
+  readonly quote: string;
+}
+interface Changes {
+  readonly item: string;
+  readonly change: string;
+  readonly due: readonly string[];
+  readonly owner: string | null;
+}
+interface Labelled {
+  readonly letter: Letter;
+  readonly opens: readonly Opens[];
+  readonly changes: readonly Changes[];
+}
+
+const MARK = /\{(open|change) (\w+); ?([\w ]+); ?([\w,-]+); ?([\w,-]+) \| ([^}]+)\}/g;
+const days = (text: string) => (text === "-" ? [] : text.split(","));
+
+async function labelledConversations(): Promise<Labelled[][]> {
+  const file = path.join(import.meta.dirname, "letters/conversations.txt");
+  const [, ...pieces] = fs.readFileSync(file, "utf8").split("=====\n");
+  const conversations: Labelled[][] = [];
+  for (const piece of pieces) {
+    const letters: Labelled[] = [];
+    for (const one of piece.split("-----\n")) {
+      const [head, ...lines] = one.split("\n");
+      const marks = [...lines.join("\n").matchAll(MARK)];
+      letters.push({
+        letter: await letterOf(head!, lines.join("\n").replace(MARK, "$6")),
+        opens: marks.flatMap(([, what, id, kind, , , quote]) =>
+          what === "open" ? [{ id: id!, kind: kind!, quote: quote! }] : [],
+        ),
+        changes: marks.flatMap(([, what, item, change, due, owner]) =>
+          what === "change"
+            ? [
+                {
+                  item: item!,
+                  change: change!,
+                  due: days(due!),
+                  owner: owner === "-" ? null : personKnown(owner!).address,
+                },
+              ]
+            : [],
+        ),
+      });
+    }
+    conversations.push(letters);
+  }
+  return conversations;
+}
+
+/** How well conversations are followed: shares from 0 to 1, and every mistake in words. */
+export async function scoreFollowing() {
+  const sum = {
+    opens: 0,
+    openFound: 0,
+    openHits: 0,
+    changes: 0,
+    changeFound: 0,
+    changeHits: 0,
+    dueHits: 0,
+    quiet: 0,
+    quietRight: 0,
+  };
+  const mistakes: string[] = [];
+  for (const [n, labelled] of (await labelledConversations()).entries()) {
+    const followed = followConversation(
+      labelled.map((one) => one.letter),
+      PEOPLE,
+    );
+    const itemOf = new Map<string, string>();
+    for (const [i, { opens, changes }] of labelled.entries()) {
+      const found = followed[i]!;
+      const at = `conversation ${n + 1}, letter ${i + 1}`;
+      if (opens.length + changes.length === 0) {
+        sum.quiet += 1;
+        sum.quietRight += Number(found.opens.length + found.changes.length === 0);
+      }
+      sum.opens += opens.length;
+      sum.openFound += found.opens.length;
+      for (const label of opens) {
+        const item = found.opens.find(
+          (one) => !itemOf.has(one.id) && overlap(squash(label.quote), squash(one.quote)) >= 0.5,
+        );
+        if (!item) mistakes.push(`${at}: not opened: ${label.quote}`);
+        else {
+          sum.openHits += 1;
+          itemOf.set(item.id, label.id);
+        }
+      }
+      for (const one of found.opens) if (!itemOf.has(one.id)) mistakes.push(`${at}: opened in excess: ${one.quote}`);
+      sum.changes += changes.length;
+      sum.changeFound += found.changes.length;
+      for (const label of changes) {
+        const change = found.changes.find((one) => itemOf.get(one.item) === label.item);
+        if (change?.change === label.change) {
+          sum.changeHits += 1;
+          sum.dueHits += Number(label.due.length === 0 ? change.due === null : label.due.includes(change.due ?? ""));
+        } else mistakes.push(`${at}: ${label.item} ${label.change}, found ${change?.change ?? "nothing"}`);
+      }
+      for (const one of found.changes)
+        if (!changes.some((label) => label.item === itemOf.get(one.item)))
+          mistakes.push(`${at}: in excess ${one.change} of ${itemOf.get(one.item) ?? "no label"}: ${one.quote}`);
+    }
+  }
+  return {
+    opens: sum.opens,
+    opening: f1(sum.openHits, sum.opens, sum.openFound),
+    changes: sum.changes,
+    change: f1(sum.changeHits, sum.changes, sum.changeFound),
+    due: sum.dueHits / Math.max(1, sum.changeHits),
+    quiet: sum.quietRight / Math.max(1, sum.quiet),
+    mistakes,
+  };
+}
