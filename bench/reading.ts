@@ -42,8 +42,14 @@ for (const { raw } of corpus(CORPUS_LETTERS)) {
 const machines = letters.filter((letter) => letter.automatic !== null);
 const withSlips = machines.filter((letter) => readLetter(letter, nobody, sentOf(letter)).length > 0).length;
 const bare = winkNLP(model, ["sbd"]);
-const read = () => timed(async () => letters.forEach((letter) => readLetter(letter, nobody, sentOf(letter), lists)));
-const split = () => timed(async () => letters.forEach((letter) => bare.readDoc(newText(letter)).sentences().out()));
+const read = () =>
+  timed(async () => {
+    for (const letter of letters) readLetter(letter, nobody, sentOf(letter), lists);
+  });
+const split = () =>
+  timed(async () => {
+    for (const letter of letters) bare.readDoc(newText(letter)).sentences().out();
+  });
 await read();
 await split();
 const readMs = await read();

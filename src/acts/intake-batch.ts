@@ -261,6 +261,7 @@ export class IntakeBatch {
       taskId: null,
       madeBy: "reader",
       reason: "a mail server reports that a letter did not arrive",
+      confidence: 1,
     });
   }
 
@@ -288,6 +289,7 @@ export class IntakeBatch {
       taskId: null,
       madeBy: "reader",
       reason: found.reason,
+      confidence: found.confidence,
     });
   }
 

@@ -6,9 +6,9 @@ import type { Database } from "../data/engine/database";
 import { rowsOf } from "../data/rows";
 import type { ParsedMessage } from "./intake-batch";
 import type { IntakeHouse } from "./intake-house";
+import { currentReader } from "./reading/current-reader";
 import { participantsOf } from "./reading/participants";
 import { NOTHING_READ, type ParsedBatch } from "./reading/reader";
-import { currentReader } from "./reading/thread";
 
 /** A raw message on its way in. */
 export interface Incoming {

@@ -12,6 +12,7 @@ import {
   jsonb,
   pgTable,
   primaryKey,
+  real,
   text,
   timestamp,
   uniqueIndex,
@@ -270,6 +271,8 @@ export const slip = pgTable(
     taskId: uuid("task_id").references((): AnyPgColumn => task.id),
     madeBy: text("made_by").$type<"reader" | "person">().notNull(),
     reason: text("reason").notNull(),
+    /** How sure the reader was, from 0 to 1; a person's own slip is sure. */
+    confidence: real("confidence").notNull().default(1),
   },
   (t) => [index("slip_conversation").on(t.conversationId), index("slip_letter").on(t.letterId)],
 );

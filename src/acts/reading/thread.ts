@@ -2,6 +2,7 @@ import path from "node:path";
 import { Worker } from "node:worker_threads";
 import type { ParsedLetter } from "../../core/letters/parse-letter";
 import { productRoot } from "../../data/engine/open-pglite";
+import { currentReader, setReader } from "./current-reader";
 import { inProcess, NOTHING_READ, type ParsedBatch, type Reader, type ReadingAsk, type Understood } from "./reader";
 
 /** What the thread is asked: to parse raw messages, or to read what it has parsed. */
@@ -141,22 +142,14 @@ export class ReadingThread implements Reader {
   }
 }
 
-// Route handlers are bundles of their own: the thread lives on the process.
-const shared = globalThis as typeof globalThis & { jamReader?: ReadingThread };
-
 /** Starts the thread of this process; from then on letters are parsed and read there. Gives back how to stop it. */
 export function startReadingThread(): () => Promise<void> {
   const thread = new ReadingThread();
-  shared.jamReader = thread;
+  setReader(thread);
   // Loading takes a moment: it should be over before the first letter comes.
   void thread.parse([Buffer.from("Subject: warm\r\n\r\nwarm")]);
   return async () => {
-    if (shared.jamReader === thread) shared.jamReader = undefined;
+    if (currentReader() === thread) setReader(null);
     await thread.stop();
   };
-}
-
-/** Whoever parses and reads for this process: its thread, where one was started. */
-export function currentReader(): Reader {
-  return shared.jamReader ?? inProcess;
 }

@@ -30,6 +30,14 @@ export interface DueFound {
   readonly words: string;
 }
 
+/** From here on a slip is kept with all others; what is less sure is kept only once somebody has looked at it. */
+const SURE_FROM = 0.75;
+
+/** Whether the reader is sure enough of a slip that it is kept unseen. */
+export function isSure({ confidence }: { readonly confidence: number }): boolean {
+  return confidence >= SURE_FROM;
+}
+
 /** A proposed slip with its passage. `start` and `end` count characters of the letter's text. */
 export interface FoundSlip {
   readonly kind: SlipKind;

@@ -84,6 +84,8 @@ export interface SlipView {
   } | null;
   readonly madeBy: "reader" | "person";
   readonly reason: string;
+  /** How sure the reader was, from 0 to 1. */
+  readonly confidence: number;
 }
 
 export interface DueView {

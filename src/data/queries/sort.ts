@@ -175,7 +175,7 @@ async function slipsOf(db: Database, conversationId: string): Promise<SlipView[]
   const rows = await rowsOf<SlipRow>(
     db,
     sql`select s.id, s.letter_id as "letterId", s.kind, s.start, s."end", s.title, s.owner_id as "ownerId", s.theirs_id as "theirsId", s.due_day as "dueDay", s.due_time as "dueTime",
-      s.due_zone as "dueZone", s.other_days as "otherDays", s.priority, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state, s.made_by as "madeBy", s.reason,
+      s.due_zone as "dueZone", s.other_days as "otherDays", s.priority, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state, s.made_by as "madeBy", s.reason, s.confidence,
       t.fruit, t.number, t.title as "taskTitle", t.state as "taskState"
       from slip s join letter l on l.id = s.letter_id left join task t on t.id = s.task_id
       where s.conversation_id = ${conversationId} order by l.sent_at, s.start nulls last, s.id limit 400`,

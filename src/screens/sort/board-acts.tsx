@@ -5,6 +5,8 @@ import { KeyCap } from "../parts/marks";
 /** The bar of acts under a letter, each with its key. */
 export function BoardActs(props: {
   readonly openCount: number;
+  /** How many of them are kept at once: what is unsure and was not looked at stays. */
+  readonly keepCount: number;
   readonly isHere: boolean;
   readonly onKeepAll: () => void;
   readonly onKeep: () => void;
@@ -16,8 +18,9 @@ export function BoardActs(props: {
   readonly onChoose: () => void;
   readonly onUndo: () => void;
 }) {
-  const { openCount, isHere } = props;
-  const chief = openCount > 1 ? `Keep all ${openCount}` : openCount === 1 ? "Keep it" : "Nothing to do";
+  const { openCount, keepCount, isHere } = props;
+  const all = keepCount < openCount ? `Keep ${keepCount} of ${openCount}` : `Keep all ${openCount}`;
+  const chief = openCount > 1 ? all : openCount === 1 ? "Keep it" : "Nothing to do";
   return (
     <div className="acts max-sm:min-h-[64px] max-sm:overflow-x-auto" role="toolbar" aria-label="Acts">
       {isHere || openCount > 0 ? (

@@ -1,6 +1,7 @@
 "use client";
 
 import { useRef, useState } from "react";
+import { isSure } from "../../core/reading/slip";
 import { sayDay } from "../../core/time/say-day";
 import type { ConversationView, SlipView } from "../../core/views/views";
 import { LetterFoot } from "../letters/letter-files";
@@ -60,6 +61,7 @@ function OpenBoard({
   const [isWriting, setWriting] = useState(false);
   const [isJoining, setJoining] = useState(false);
   const [chosenId, setChosenId] = useState<string | null>(null);
+  const [looked, setLooked] = useState<ReadonlySet<string>>(new Set());
   const [editing, setEditing] = useState<SlipField | null>(null);
   const [isProjectOpen, openProject] = useState(false);
   const [focusCall, setFocusCall] = useState(0);
@@ -86,8 +88,11 @@ function OpenBoard({
   const seen = useRef<SlipView | null>(null);
   if (editing === null || seen.current?.id !== lit?.id) seen.current = lit;
 
+  // What the reader is unsure of is kept with the others only once it was looked at.
+  const keepable = open.filter((slip) => isSure(slip) || slip.id === lit?.id || looked.has(slip.id));
   const light = (slipId: string) => {
     if (slipId !== lit?.id) setEditing(null);
+    setLooked(new Set([...looked, slipId, ...(lit ? [lit.id] : [])]));
     setChosenId(slipId);
   };
   const lightNext = (by: number) => {
@@ -109,7 +114,7 @@ function OpenBoard({
   };
 
   useKeys({
-    Enter: () => (open.length > 0 ? keep(open) : isHere ? nothing() : undefined),
+    Enter: () => (open.length > 0 ? keep(keepable) : isHere ? nothing() : undefined),
     k: () => lit && keep([lit]),
     x: () => lit && brushOff(lit),
     n: () => isHere && nothing(),
@@ -273,7 +278,8 @@ function OpenBoard({
       <BoardActs
         openCount={open.length}
         isHere={isHere}
-        onKeepAll={() => keep(open)}
+        keepCount={keepable.length}
+        onKeepAll={() => keep(keepable)}
         onKeep={() => lit && keep([lit])}
         onBrushOff={() => lit && brushOff(lit)}
         onNothing={nothing}

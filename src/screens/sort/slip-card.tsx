@@ -1,8 +1,10 @@
 "use client";
 
 import Link from "next/link";
+import { useState } from "react";
+import { isSure } from "../../core/reading/slip";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
-import { sayDistance } from "../../core/time/say-day";
+import { sayDay, sayDistance } from "../../core/time/say-day";
 import type { CorrespondentView, SlipView } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 import { KIND_COLOURS, KIND_NAMES, KindMark, PersonLabel, PriorityRule } from "../parts/marks";
@@ -34,6 +36,8 @@ export function SlipCard(props: {
   const { slip, editing, isLit } = props;
   const { me } = useHouse();
   const { today, calendar } = useToday();
+  const [isWhyShown, showWhy] = useState(false);
+  const isUnsure = !isSure(slip);
   const distance = slip.due ? sayDistance(slip.due.day, today, calendar) : "";
   const open = (field: SlipField) => ({
     isOpen: editing === field,
@@ -55,7 +59,7 @@ export function SlipCard(props: {
   }
   return (
     <article
-      className={`slip ${isLit ? "is-lit" : ""}`}
+      className={`slip ${isLit ? "is-lit" : ""} ${isUnsure ? "is-unsure" : ""}`}
       aria-label={`${KIND_NAMES[slip.kind]}: ${slip.title}`}
       aria-current={isLit ? "true" : undefined}
       onFocus={props.onLight}
@@ -64,11 +68,10 @@ export function SlipCard(props: {
       <div className="flex justify-between text-[12px] leading-[17px]">
         <span className="flex items-center gap-[7px]">
           <KindMark kind={slip.kind} number={props.number} />
-          <b className={KIND_COLOURS[slip.kind]}>{KIND_NAMES[slip.kind]}</b>
+          <b className={KIND_COLOURS[slip.kind]}>{isUnsure ? `${KIND_NAMES[slip.kind]}?` : KIND_NAMES[slip.kind]}</b>
+          {isUnsure && <span className="text-soft">not sure</span>}
         </span>
-        <span className="text-soft" title={`because: ${slip.reason}`}>
-          {becomes(slip, me.id)}
-        </span>
+        <span className="text-soft">{becomes(slip, me.id)}</span>
       </div>
       <TitleWord
         title={slip.title}
@@ -124,6 +127,14 @@ export function SlipCard(props: {
             {...open("project")}
             onPick={(to) => void props.onChange({ field: "project", to })}
           />
+          <button
+            type="button"
+            className="word font-medium max-sm:hidden"
+            aria-expanded={isWhyShown}
+            onClick={() => showWhy(!isWhyShown)}
+          >
+            why?
+          </button>
           <span className="ml-auto flex gap-1">
             <button
               type="button"
@@ -143,6 +154,17 @@ export function SlipCard(props: {
             </button>
           </span>
         </div>
+      )}
+      {isLit && isWhyShown && (
+        <p className="mt-1 border-t border-hairline pt-1 text-[12px] leading-[16px] text-soft">
+          Because: {slip.reason}.{" "}
+          {slip.madeBy === "reader" && `Right in about ${Math.round(slip.confidence * 100)} of 100 such passages.`}
+          {slip.otherDays.length > 0 &&
+            ` The day could also be ${slip.otherDays
+              .slice(0, 3)
+              .map((day) => sayDay(day, today))
+              .join(" or ")}.`}
+        </p>
       )}
     </article>
   );

@@ -47,6 +47,7 @@ export function addSlip(
           taskId: null,
           madeBy: "person",
           reason: "marked by hand",
+          confidence: 1,
         },
       },
     ],

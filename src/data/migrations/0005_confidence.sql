@@ -1,0 +1,1 @@
+ALTER TABLE "slip" ADD COLUMN "confidence" real DEFAULT 1 NOT NULL;
