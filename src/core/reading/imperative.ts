@@ -32,7 +32,7 @@ const STATEMENT_START =
 
 /** Verbs that are more often adjectives and nouns where nothing stands between them and a noun. */
 const ALSO_ADJECTIVES = new Set(
-  "warm clear light dry thin open free empty clean level number cross guard point place plan stock lead limit name pump train treat trim tip top place post press price process produce purchase record report request return review rinse show stack stamp stand start state stick stock store strip study support surface switch".split(
+  "water oil paint sand salt tape dust frame boil bill warm clear light dry thin open free empty clean level number cross guard point place plan stock lead limit name pump train treat trim tip top place post press price process produce purchase record report request return review rinse show stack stamp stand start state stick stock store strip study support surface switch".split(
     " ",
   ),
 );

@@ -6,6 +6,7 @@ import { addDays, PLAIN_WEEK, type WorkingCalendar } from "../time/day";
 import { dayOf, type Moment, timeOf } from "../time/moment";
 import { findTimes } from "../time/rules/time-of-day";
 import { type Clause, clausesIn } from "./clauses";
+import { countedBack, countsBack } from "./counted-back";
 import { dueOf } from "./due";
 import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
 import { calledAt, ownerOf } from "./owner";
@@ -122,6 +123,9 @@ function isAdvert(text: string, parts: readonly TextPart[]): boolean {
   );
 }
 
+/** Characters before a clause in which the day is looked for that it counts back from. */
+const LOOKED_BACK = 400;
+
 /** A limit that is only a time of day: "before nine" is today, or tomorrow where nine is past. */
 const TIME_LIMIT = /\b(?:by|before|until|till|no later than)\s*$/i;
 
@@ -200,7 +204,17 @@ export function readLetter(
     const dates = findDates(clause.text, from, settings.calendar, settings.figures);
     const leadDates =
       clause.lead && dates.length === 0 ? findDates(clause.lead, from, settings.calendar, settings.figures) : [];
+    const back = found.kind !== "trouble" && countsBack(clause.text);
+    const before = back
+      ? findDates(
+          letter.text.slice(Math.max(0, clause.start - LOOKED_BACK), clause.start),
+          from,
+          settings.calendar,
+          settings.figures,
+        )
+      : [];
     const due: DueFound | null =
+      (back ? countedBack(clause.text, [...before, ...dates]) : null) ??
       dueOf(found.kind, clause.text, dates) ??
       (leadDates.length > 0 ? dueOf(found.kind, clause.lead!, leadDates) : null) ??
       dueByContext(found.kind, clause.text, lastDue, from);

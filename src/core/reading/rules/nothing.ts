@@ -17,6 +17,9 @@ const HELP_OFFERED =
 const ADVERT =
   /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
 
+/** "Please ignore this": what was written is taken back. */
+const TAKEN_BACK = /\b(?:ignore (?:this|that|it|my|the (?:last|previous|above))|disregard (?:this|that|my|the))\b/i;
+
 const OFFER =
   /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|want|wish|prefer)|you (?:could|can|may|might) (?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)/i;
 
@@ -28,7 +31,7 @@ export const nothing: KindRule = {
     const { text } = clause;
     if (ADVERT.test(text)) return "nothing";
     if (RELEASE.test(text) && !/\bhold\b|\bdon['’]t send\b/i.test(text)) return "nothing";
-    if (CONSENT.test(text.trim()) || HELP_OFFERED.test(text)) return "nothing";
+    if (TAKEN_BACK.test(text) || CONSENT.test(text.trim()) || HELP_OFFERED.test(text)) return "nothing";
     if (OFFER.test(text) && !/\b(?:please|could you|can you)\b/i.test(text.slice(12))) return "nothing";
     const courtesy = COURTESY.exec(text);
     if (!courtesy) return null;
