@@ -254,3 +254,98 @@ describe("jam serve", () => {
     expect(served.run(["letters", "--json"]).out).toContain("letter-8@out.example");
   });
 });
+
+describe("jam read, jam follow and jam when", () => {
+  const people = () =>
+    box.write(
+      "people.json",
+      JSON.stringify({
+        me: "ines@house.example",
+        team: [{ name: "Ines Valdarno", email: "ines@house.example", role: "lead" }],
+        outside: [{ name: "Wanda Oak", email: "w@out.example", organisation: "Out" }],
+      }),
+    );
+  const dated = (n: number, from: string, to: string, body: string) =>
+    `From: ${from}\r\nTo: ${to}\r\nSubject: ${n > 1 ? "Re: " : ""}Price\r\nMessage-ID: <p-${n}@out.example>\r\nDate: Tue, ${23 + n} Nov 2026 09:00:00 +0000\r\n\r\n${body}\r\n`;
+  const objects = (out: string) =>
+    out
+      .trim()
+      .split("\n")
+      .map((line) => JSON.parse(line) as Record<string, unknown>);
+
+  test("what a letter asks, with its exact words; a file that is no mail says so and stops nothing", () => {
+    people();
+    box.write(
+      "ask/1.eml",
+      dated(1, "w@out.example", "ines@house.example", "Dear Ines,\r\n\r\nCould you send us the price by Friday?"),
+    );
+    box.write("ask/2.eml", "");
+    const { code, out } = jam.run([
+      "read",
+      "--json",
+      "--people",
+      path.join(box.folder, "people.json"),
+      path.join(box.folder, "ask"),
+    ]);
+    expect(code).toBe(0);
+    const [first, second] = objects(out);
+    expect(first).toMatchObject({
+      text: expect.stringContaining("Could you send us the price"),
+      items: [
+        {
+          kind: "ask",
+          quote: "Could you send us the price by Friday?",
+          owner: "ines@house.example",
+          due: "2026-11-27",
+          priority: "normal",
+          title: "Send Wanda the price",
+          confidence: expect.any(Number),
+        },
+      ],
+    });
+    expect(second).toMatchObject({ items: [], problems: [expect.any(String)] });
+  });
+
+  test("a folder is one conversation in the order of its dates", () => {
+    people();
+    box.write("talk/b.eml", dated(2, "ines@house.example", "w@out.example", "The price will be with you on Monday."));
+    box.write("talk/a.eml", dated(1, "w@out.example", "ines@house.example", "Could you send us the price by Friday?"));
+    box.write("talk/c.eml", dated(3, "w@out.example", "ines@house.example", "Thanks."));
+    const { code, out } = jam.run([
+      "follow",
+      "--json",
+      "--people",
+      path.join(box.folder, "people.json"),
+      path.join(box.folder, "talk"),
+    ]);
+    expect(code).toBe(0);
+    const letters = objects(out);
+    expect(letters.map((one) => one.file)).toEqual(["talk/a.eml", "talk/b.eml", "talk/c.eml"]);
+    expect(letters[0]).toMatchObject({ opens: [{ id: "1-1", kind: "ask", due: "2026-11-27" }], changes: [] });
+    expect(letters[1]).toMatchObject({ opens: [], changes: [{ item: "1-1", change: "moved", due: "2026-11-30" }] });
+    expect(letters[2]).toMatchObject({ opens: [], changes: [] });
+  });
+
+  test("days in words, counted from an instant where it is; what is no day says so", () => {
+    const { code, out } = jam.run([
+      ...["when", "--json", "--from", "2026-11-24T23:30:00-08:00"],
+      ...["tomorrow", "3/4", "by half past nine on Friday", "Thursday, no, make it Monday", "soon"],
+    ]);
+    expect(code).toBe(0);
+    expect(objects(out)).toMatchObject([
+      { phrase: "tomorrow", date: "2026-11-25", zone: "-08:00" },
+      { date: "2027-03-04", alternatives: ["2027-04-03"] },
+      { date: "2026-11-27", time: "09:30" },
+      { date: "2026-11-30" },
+      { date: null, alternatives: [], reason: "no day is named" },
+    ]);
+    for (const wrong of [
+      ["when", "soon"],
+      ["when", "--from", "yesterday", "soon"],
+      ["read"],
+      ["follow"],
+      ["read", "--people", "/nowhere.json", "x"],
+    ])
+      expect([wrong, jam.run(wrong).code]).toEqual([wrong, 2]);
+  });
+});
