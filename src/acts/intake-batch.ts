@@ -5,6 +5,7 @@ import { mayContinue } from "../core/letters/conversations";
 import { failureTitle } from "../core/letters/failure-words";
 import type { Letter } from "../core/letters/letter";
 import type { Envelope, RemotePlace } from "../core/letters/ways";
+import { phraseOf } from "../core/reading/lessons";
 import type { FoundSlip } from "../core/reading/slip";
 import { guessProject } from "../core/sorting/guess-project";
 import type { Day } from "../core/time/day";
@@ -262,6 +263,8 @@ export class IntakeBatch {
       madeBy: "reader",
       reason: "a mail server reports that a letter did not arrive",
       confidence: 1,
+      rule: null,
+      phrase: null,
     });
   }
 
@@ -290,6 +293,8 @@ export class IntakeBatch {
       madeBy: "reader",
       reason: found.reason,
       confidence: found.confidence,
+      rule: found.rule,
+      phrase: phraseOf(l.text.slice(found.start, found.end)),
     });
   }
 

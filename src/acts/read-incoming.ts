@@ -2,7 +2,9 @@ import crypto from "node:crypto";
 import { sql } from "drizzle-orm";
 import { LARGEST_MESSAGE_BYTES } from "../core/letters/mime";
 import type { RemotePlace } from "../core/letters/ways";
+import type { Lesson } from "../core/reading/lessons";
 import type { Database } from "../data/engine/database";
+import { lessonsFor } from "../data/queries/lessons";
 import { rowsOf } from "../data/rows";
 import type { ParsedMessage } from "./intake-batch";
 import type { IntakeHouse } from "./intake-house";
@@ -63,8 +65,18 @@ export async function parseIncoming(messages: readonly LookedUp[]): Promise<Pars
   return { messages, batch: await currentReader().parse(messages.filter(isParsed).map((one) => one.raw)) };
 }
 
-/** Names by which people outside are known here, by address. */
-export async function knownNames(db: Database, { batch }: ParsedIncoming): Promise<Map<string, string>> {
+/** What is known here of those who wrote: names of people outside by their address, and what was taught of their letters. */
+export interface Known {
+  readonly names: ReadonlyMap<string, string>;
+  readonly lessons: readonly Lesson[];
+}
+
+export async function whatIsKnown(db: Database, parsed: ParsedIncoming): Promise<Known> {
+  const writers = parsed.batch.letters.flatMap((one) => (one.ok && one.letter.from ? [one.letter.from.address] : []));
+  return { names: await knownNames(db, parsed), lessons: await lessonsFor(db, writers) };
+}
+
+async function knownNames(db: Database, { batch }: ParsedIncoming): Promise<Map<string, string>> {
   const addresses = new Set(
     batch.letters.flatMap((one) => (one.ok ? participantsOf(one.letter).map((who) => who.address) : [])),
   );
@@ -83,11 +95,11 @@ export async function knownNames(db: Database, { batch }: ParsedIncoming): Promi
 export async function readParsed(
   { messages, batch }: ParsedIncoming,
   house: IntakeHouse,
-  names: ReadonlyMap<string, string>,
+  known: Known,
   now: number,
   isOurs: boolean,
 ): Promise<ReadIncoming> {
-  const read = await batch.read({ house, names, now, isOurs });
+  const read = await batch.read({ house, ...known, now, isOurs });
   let next = 0;
   return messages.map((message) => {
     const { raw, remote, sha256 } = message;

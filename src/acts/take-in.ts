@@ -4,12 +4,12 @@ import { IntakeBatch, type TakenIn, type Way } from "./intake-batch";
 import { type IntakeHouse, intakeHouse } from "./intake-house";
 import {
   type Incoming,
-  knownNames,
   lookUp,
   type ParsedIncoming,
   parseIncoming,
   type ReadIncoming,
   readParsed,
+  whatIsKnown,
 } from "./read-incoming";
 import { tellScreens } from "./tell-screens";
 
@@ -56,7 +56,7 @@ export async function takeIn(
 ): Promise<TakenIn[]> {
   const house = await intakeHouse(db);
   const parsed = await parseIncoming(await lookUp(db, messages));
-  const read = await readParsed(parsed, house, await knownNames(db, parsed), now, isOurs);
+  const read = await readParsed(parsed, house, await whatIsKnown(db, parsed), now, isOurs);
   return write(db, read, house, { way, now: () => now, isOurs });
 }
 
@@ -87,14 +87,14 @@ export async function* takeInAll<M extends Incoming>(
       isOver ||= next?.done ?? false;
       const batch = next && !next.done ? next.value : null;
       const found = batch && (await lookUp(db, batch));
-      const names = parsed && (await knownNames(db, parsed.messages));
+      const known = parsed && (await whatIsKnown(db, parsed.messages));
       const writing = read && write(db, read.messages, house, coming);
       // A fault of the writing is thrown below; until then nobody listens.
       writing?.catch(() => {});
       const nowRead: Stage<M, ReadIncoming> | null = parsed &&
-        names && {
+        known && {
           batch: parsed.batch,
-          messages: await readParsed(parsed.messages, house, names, coming.now(), isOurs),
+          messages: await readParsed(parsed.messages, house, known, coming.now(), isOurs),
         };
       parsed = batch && found && { batch, messages: await parseIncoming(found) };
       const done = read && writing && { batch: read.batch, taken: await writing };

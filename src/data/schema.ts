@@ -271,10 +271,19 @@ export const slip = pgTable(
     taskId: uuid("task_id").references((): AnyPgColumn => task.id),
     madeBy: text("made_by").$type<"reader" | "person">().notNull(),
     reason: text("reason").notNull(),
+    /** The rule of the reader that found it, and its passage as it is known again; null for a person's own slip. */
+    rule: text("rule"),
+    phrase: text("phrase"),
+    /** What was done with it teaches the reader nothing any more. */
+    isUnlearnt: boolean("is_unlearnt").notNull().default(false),
     /** How sure the reader was, from 0 to 1; a person's own slip is sure. */
     confidence: real("confidence").notNull().default(1),
   },
-  (t) => [index("slip_conversation").on(t.conversationId), index("slip_letter").on(t.letterId)],
+  (t) => [
+    index("slip_conversation").on(t.conversationId),
+    index("slip_letter").on(t.letterId),
+    index("slip_phrase").on(t.phrase),
+  ],
 );
 
 export const task = pgTable(

@@ -16,6 +16,7 @@ const SCREENS = [
   "/letters",
   "/people",
   "/mailboxes",
+  "/learnt",
   "/write",
   "/post-room",
 ];

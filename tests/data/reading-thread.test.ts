@@ -10,6 +10,7 @@ const ask: ReadingAsk = {
     team: [{ id: "ines", personId: "ines", name: "Ines Valdarno", address: "ines@house.example" }],
     projects: [],
   },
+  lessons: [],
   names: new Map([["ada@beech.example", "Ada Lund"]]),
   now: Date.parse("2026-11-24T11:20:00Z"),
   isOurs: false,

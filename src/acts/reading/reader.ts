@@ -1,9 +1,11 @@
 import type { Letter } from "../../core/letters/letter";
 import { type ParsedLetter, parseLetter } from "../../core/letters/parse-letter";
 import { readAway } from "../../core/reading/away";
+import { type Lesson, withLessons } from "../../core/reading/lessons";
 import { readLetter } from "../../core/reading/read-letter";
 import type { FoundSlip } from "../../core/reading/slip";
 import type { Day } from "../../core/time/day";
+import { figuresOf } from "../../core/time/figures-order";
 import type { Moment } from "../../core/time/moment";
 import type { IntakeHouse } from "../intake-house";
 import { participantsOf } from "./participants";
@@ -13,6 +15,8 @@ export interface ReadingAsk {
   readonly house: IntakeHouse;
   /** Names by which people outside are known here, by address. */
   readonly names: ReadonlyMap<string, string>;
+  /** What people have taught about the writers of these letters. */
+  readonly lessons: readonly Lesson[];
   /** The instant of arrival, milliseconds since 1970 UTC. */
   readonly now: number;
   /** Whether the letters are ours: then nothing is proposed. */
@@ -44,15 +48,18 @@ function momentOf(letter: Letter, house: IntakeHouse, now: number): Moment {
 }
 
 /** Reads one letter. Reading is an offer: a letter that trips the reader is kept and sorted by hand. */
-export function understand(letter: Letter, { house, names, now, isOurs }: ReadingAsk): Understood {
-  const settings = { calendar: house.calendar, figures: house.figures };
+function understand(letter: Letter, { house, names, lessons, now, isOurs }: ReadingAsk): Understood {
+  // Writers overseas order figures in their own way.
+  const figures = figuresOf(letter.offset) === "mdy" ? "mdy" : house.figures;
+  const settings = { calendar: house.calendar, figures };
   const moment = momentOf(letter, house, now);
   const outside = participantsOf(letter)
     .filter((who) => !house.team.some((person) => person.address === who.address))
     .map((who) => ({ id: who.address, name: names.get(who.address) || who.name || who.address, address: who.address }));
   try {
+    const found = isOurs ? [] : readLetter(letter, { team: house.team, outside }, moment, settings);
     return {
-      found: isOurs ? [] : readLetter(letter, { team: house.team, outside }, moment, settings),
+      found: withLessons(found, letter.text, letter.from?.address ?? null, lessons),
       awayUntil: readAway(letter, moment, settings),
     };
   } catch {

@@ -114,6 +114,12 @@ export function MyMenu() {
               Mailboxes
             </Link>
           </MenuItem>
+          <MenuItem>
+            <Link href="/learnt" className="gloss-row">
+              <span className="w-3" />
+              What was learnt
+            </Link>
+          </MenuItem>
           {isDemo && (
             <MenuItem>
               <a href="/post-room" target="_blank" rel="noreferrer" className="gloss-row">

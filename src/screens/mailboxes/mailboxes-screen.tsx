@@ -4,7 +4,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { sayMomentFully } from "../../core/time/say-day";
 import type { MailboxView, WorkstreamAddress } from "../../core/views/mailbox-view";
-import { ask, ServerSaysNo } from "../parts/client";
+import { ask, ServerSaysNo, tell } from "../parts/client";
 import { useToday } from "../parts/house";
 import { useSay } from "../parts/says";
 import { useActs } from "../parts/use-acts";
@@ -125,14 +125,7 @@ export function MailboxesScreen({
   });
   const onDo = async (what: object): Promise<boolean> => {
     try {
-      const response = await fetch("/api/mailboxes", {
-        method: "POST",
-        headers: { "content-type": "application/json" },
-        body: JSON.stringify(what),
-      });
-      const body = (await response.json()) as readonly MailboxView[] & { says?: string };
-      if (!response.ok) throw new ServerSaysNo(body.says ?? "That did not work.", response.status);
-      queries.setQueryData(["mailboxes"], body);
+      queries.setQueryData(["mailboxes"], await tell<readonly MailboxView[]>("/api/mailboxes", what));
       return true;
     } catch (error) {
       say({ text: error instanceof ServerSaysNo ? error.message : "The server cannot be reached.", isFault: true });

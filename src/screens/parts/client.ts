@@ -27,6 +27,18 @@ export async function ask<Answer>(path: string): Promise<Answer> {
   return response.json() as Promise<Answer>;
 }
 
+/** Tells the server something that is no act; throws `ServerSaysNo` with the sentence to show. */
+export async function tell<Answer>(path: string, what: object): Promise<Answer> {
+  const response = await fetch(path, {
+    method: "POST",
+    headers: { "content-type": "application/json" },
+    body: JSON.stringify(what),
+  });
+  if (response.status === 401) toSignIn();
+  if (!response.ok) throw new ServerSaysNo(await sentenceOf(response), response.status);
+  return response.json() as Promise<Answer>;
+}
+
 /** What comes back from an act. */
 export interface Acted {
   readonly entryId: string | null;

@@ -1,0 +1,27 @@
+import { z } from "zod";
+import { setUnlearnt } from "@/acts/unlearn";
+import { learntFor } from "@/data/queries/lessons";
+import { forViewer, isForeign, NOT_HERE, sayNo } from "../../_server/reply";
+
+export const dynamic = "force-dynamic";
+
+const wanted = z.object({
+  writer: z.string().max(320),
+  rule: z.string().max(200).nullable(),
+  phrase: z.string().max(400).nullable(),
+  isUnlearnt: z.boolean(),
+});
+
+export async function GET(): Promise<Response> {
+  return forViewer(async ({ db, personId }) => Response.json(await learntFor(db, { personId })));
+}
+
+export async function POST(request: Request): Promise<Response> {
+  if (isForeign(request)) return sayNo(403, "This call came from another site.");
+  return forViewer(async ({ db, personId }) => {
+    const parsed = wanted.safeParse(await request.json().catch(() => null));
+    if (!parsed.success) return sayNo(422, "What is to be unlearnt cannot be read. Nothing was changed.");
+    const changed = await setUnlearnt(db, { personId }, parsed.data);
+    return changed > 0 ? Response.json(await learntFor(db, { personId })) : sayNo(404, NOT_HERE);
+  });
+}

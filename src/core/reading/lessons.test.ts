@@ -1,0 +1,67 @@
+import { describe, expect, test } from "vitest";
+import { effectOf, type Lesson, phraseOf, withLessons } from "./lessons";
+import type { FoundSlip } from "./slip";
+
+const text = "Please mind the step. Send us photos of invoice 119.";
+const slip = (start: number, end: number, rule: string): FoundSlip => ({
+  kind: "ask",
+  start,
+  end,
+  title: "x",
+  owner: null,
+  due: null,
+  priority: "normal",
+  rule,
+  reason: rule,
+  confidence: 0.9,
+});
+const slips = [slip(0, 21, "“please”"), slip(22, 52, "an order")];
+const lesson = (values: Partial<Lesson>): Lesson => ({
+  writer: "ada@beech.example",
+  rule: null,
+  phrase: null,
+  brushedOff: 0,
+  kept: 0,
+  ...values,
+});
+const read = (...lessons: Lesson[]) =>
+  withLessons(slips, text, "ada@beech.example", lessons).map((one) => [one.rule, one.confidence]);
+
+describe("what people teach by brushing off and keeping", () => {
+  test("a phrase that was brushed off once is not proposed to that writer's readers again; with other figures too", () => {
+    expect(phraseOf("Send us\n photos of  invoice 7.")).toBe("send us photos of invoice #.");
+    const phrase = phraseOf("Send us photos of invoice 118.");
+    expect(read(lesson({ phrase, brushedOff: 1 }))).toEqual([["“please”", 0.9]]);
+    expect(read(lesson({ phrase, brushedOff: 1, kept: 1 }))).toHaveLength(2);
+    expect(read(lesson({ phrase, brushedOff: 1, writer: "bo@oak.example" }))).toHaveLength(2);
+  });
+
+  test("a phrase that everybody brushes off is nothing, whoever writes it", () => {
+    const phrase = phraseOf("Please mind the step.");
+    expect(read(lesson({ writer: null, phrase, brushedOff: 2 }))).toHaveLength(2);
+    expect(read(lesson({ writer: null, phrase, brushedOff: 3 }))).toEqual([["an order", 0.9]]);
+  });
+
+  test("a rule that is always wrong with a writer is doubted and then left out; once kept it counts again", () => {
+    const orders = (brushedOff: number, kept = 0) => lesson({ rule: "an order", brushedOff, kept });
+    expect(read(orders(3))).toEqual([
+      ["“please”", 0.9],
+      ["an order", 0.9],
+    ]);
+    expect(read(orders(4))).toEqual([
+      ["“please”", 0.9],
+      ["an order", 0.5],
+    ]);
+    expect(read(orders(10))).toEqual([["“please”", 0.9]]);
+    expect(read(orders(200))).toEqual([["“please”", 0.9]]);
+    expect(read(orders(200, 1))).toHaveLength(2);
+    expect(effectOf(orders(4))).toBe("unsure");
+  });
+
+  test("without lessons nothing changes", () => {
+    expect(read()).toEqual([
+      ["“please”", 0.9],
+      ["an order", 0.9],
+    ]);
+  });
+});

@@ -1,0 +1,64 @@
+import type { FoundSlip } from "./slip";
+
+/** What people did with the slips of one writer that one rule found, or with one phrase of theirs. */
+export interface Lesson {
+  /** Address of who wrote them; null for what is known of a phrase whoever writes it. */
+  readonly writer: string | null;
+  /** The rule by its name; null where it is about a phrase. */
+  readonly rule: string | null;
+  /** The phrase, as `phraseOf` makes it; null where it is about all that a rule finds. */
+  readonly phrase: string | null;
+  readonly brushedOff: number;
+  readonly kept: number;
+}
+
+/** What a lesson does: its slips are not proposed any more, or are drawn as unsure. */
+export type LessonEffect = "not proposed" | "unsure" | null;
+
+const LONGEST_PHRASE = 200;
+
+/** Different people's brushing off after which a phrase is nothing, whoever writes it. */
+const ENOUGH_OF_A_PHRASE = 3;
+/** Brushed off in a row, never kept: from then on what the rule finds with this writer is unsure, and then nothing. */
+const ENOUGH_TO_DOUBT = 4;
+const ENOUGH_TO_STOP = 10;
+
+/** How sure the reader is, at the most, of what people doubt. */
+const DOUBTED = 0.5;
+
+/** A passage as it is known again: in lower case, white space as single spaces, figures as "#", so that "invoice 118" is "invoice 119". */
+export function phraseOf(passage: string): string {
+  return passage.toLowerCase().replace(/\d+/g, "#").replace(/\s+/g, " ").trim().slice(0, LONGEST_PHRASE);
+}
+
+/** What a lesson does, by how often its slips were brushed off and kept. */
+export function effectOf({ writer, phrase, brushedOff, kept }: Lesson): LessonEffect {
+  if (phrase !== null) {
+    const enough = writer === null ? ENOUGH_OF_A_PHRASE : 1;
+    return brushedOff >= enough && brushedOff > kept ? "not proposed" : null;
+  }
+  if (kept > 0) return null;
+  return brushedOff >= ENOUGH_TO_STOP ? "not proposed" : brushedOff >= ENOUGH_TO_DOUBT ? "unsure" : null;
+}
+
+/**
+ * Slips as people have taught to read them: what they brushed off before is left out or doubted, nothing else changes.
+ * @param text the text that the slips' passages count in
+ */
+export function withLessons(
+  slips: readonly FoundSlip[],
+  text: string,
+  writer: string | null,
+  lessons: readonly Lesson[],
+): FoundSlip[] {
+  if (lessons.length === 0) return [...slips];
+  const mine = lessons.filter((lesson) => lesson.writer === null || lesson.writer === writer);
+  return slips.flatMap((slip) => {
+    const phrase = phraseOf(text.slice(slip.start, slip.end));
+    const effects = mine
+      .filter((lesson) => (lesson.phrase === null ? lesson.rule === slip.rule : lesson.phrase === phrase))
+      .map(effectOf);
+    if (effects.includes("not proposed")) return [];
+    return [effects.includes("unsure") ? { ...slip, confidence: Math.min(slip.confidence, DOUBTED) } : slip];
+  });
+}

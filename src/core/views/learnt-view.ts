@@ -1,0 +1,14 @@
+/** Something that was learnt of one writer's letters, and from what. */
+export interface LearntView {
+  readonly writer: string;
+  readonly name: string;
+  /** The rule, or the phrase, that it is about; the other is null. */
+  readonly rule: string | null;
+  readonly phrase: string | null;
+  readonly effect: "not proposed" | "unsure";
+  readonly brushedOff: number;
+  readonly kept: number;
+  /** It was unlearnt by hand and has no effect. */
+  readonly isUnlearnt: boolean;
+  readonly from: readonly { readonly id: string; readonly subject: string }[];
+}

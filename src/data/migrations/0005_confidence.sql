@@ -1,1 +1,0 @@
-ALTER TABLE "slip" ADD COLUMN "confidence" real DEFAULT 1 NOT NULL;

@@ -1,0 +1,53 @@
+import { sql } from "drizzle-orm";
+import { effectOf, type Lesson } from "../../core/reading/lessons";
+import type { LearntView } from "../../core/views/learnt-view";
+import type { Database } from "../engine/database";
+import { maySeeConversation, type Viewer } from "../need-to-know";
+import { rowsOf } from "../rows";
+
+/** Lessons that are looked at for one batch of letters, and shown on one page. */
+const MOST_LESSONS = 2_000;
+const MOST_SHOWN = 200;
+
+const counted = sql`count(*) filter (where s.state = 'brushed off')::int as "brushedOff", count(*) filter (where s.state = 'kept')::int as kept`;
+const taught = sql`s.made_by = 'reader' and s.rule is not null and s.state <> 'proposed' and not s.is_unlearnt`;
+
+/**
+ * What people have taught about the letters of these writers, and of phrases whoever writes them. It is counted from the
+ * slips themselves: undoing a brushing off unlearns it.
+ */
+export async function lessonsFor(db: Database, writers: readonly string[]): Promise<Lesson[]> {
+  if (writers.length === 0) return [];
+  const addresses = JSON.stringify([...new Set(writers)]);
+  return rowsOf<Lesson>(
+    db,
+    sql`with mine as (select s.*, l.from_address as writer from letter l join slip s on s.letter_id = l.id
+          where l.from_address in (select jsonb_array_elements_text(${addresses}::jsonb)) and ${taught})
+      select writer, null as rule, phrase, ${counted} from mine s where phrase is not null group by writer, phrase
+      union all select writer, rule, null, ${counted} from mine s group by writer, rule
+      union all select null, null, b.phrase, b.n, (select count(*) from slip k where k.phrase = b.phrase and k.state = 'kept')::int
+        from (select phrase, count(*)::int as n from slip where state = 'brushed off' and not is_unlearnt and phrase is not null group by phrase having count(*) > 2) b
+      limit ${MOST_LESSONS}`,
+  );
+}
+
+/** What was learnt from slips that a viewer may see, by writer, with what it came from. */
+export async function learntFor(db: Database, viewer: Viewer): Promise<LearntView[]> {
+  const rows = await rowsOf<
+    Lesson & { writer: string; name: string | null; isUnlearnt: boolean; from: LearntView["from"] }
+  >(
+    db,
+    sql`with seen as (select s.*, l.from_address as writer, l.from_name as name, c.subject from slip s join letter l on l.id = s.letter_id join conversation c on c.id = s.conversation_id
+          where s.made_by = 'reader' and s.rule is not null and s.state <> 'proposed' and ${maySeeConversation(viewer)}),
+        lessons as (
+          select writer, max(name) as name, null as rule, phrase, is_unlearnt as "isUnlearnt", ${counted}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) as "from" from seen s where phrase is not null group by writer, phrase, is_unlearnt
+          union all select writer, max(name), rule, null, is_unlearnt, ${counted}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) from seen s group by writer, rule, is_unlearnt)
+      select * from lessons where "brushedOff" > 0 order by name, writer, phrase nulls first limit ${MOST_SHOWN}`,
+  );
+  return rows.flatMap(({ name, from, isUnlearnt, ...lesson }) => {
+    const effect = effectOf(lesson);
+    return effect === null
+      ? []
+      : [{ ...lesson, name: name || lesson.writer, effect, isUnlearnt, from: from.slice(0, 3) }];
+  });
+}

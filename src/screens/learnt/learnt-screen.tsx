@@ -1,0 +1,100 @@
+"use client";
+
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import Link from "next/link";
+import type { LearntView } from "../../core/views/learnt-view";
+import { ask, ServerSaysNo, tell } from "../parts/client";
+import { useSay } from "../parts/says";
+
+function times(count: number): string {
+  return count === 1 ? "once" : count === 2 ? "twice" : `${count} times`;
+}
+
+/** What a lesson is and does, as a sentence. */
+function inWords({ phrase, rule, effect, brushedOff, kept }: LearntView): string {
+  const what = phrase === null ? `What was found because of ${rule}` : `“${phrase}”`;
+  const does = effect === "unsure" ? "is drawn as unsure" : "is not proposed any more";
+  const why = `brushed off ${times(brushedOff)}${kept > 0 ? `, kept ${times(kept)}` : ", never kept"}`;
+  return `${what} ${does}: ${why}.`;
+}
+
+function OneLesson({ lesson, onTurn }: { lesson: LearntView; onTurn: () => void }) {
+  return (
+    <li className="flex items-baseline gap-3 border-t border-hairline px-5 py-2 first:border-t-0">
+      <div className={`min-w-0 flex-1 text-[13.5px] ${lesson.isUnlearnt ? "text-soft line-through" : ""}`}>
+        <span className="[overflow-wrap:anywhere]">{inWords(lesson)}</span>
+        <span className="block truncate text-[12px] text-soft">
+          from{" "}
+          {lesson.from.map((one, i) => (
+            <span key={one.id}>
+              {i > 0 && ", "}
+              <Link className="word" href={`/sort/${one.id}`}>
+                {one.subject}
+              </Link>
+            </span>
+          ))}
+        </span>
+      </div>
+      <button type="button" className="btn is-small is-line flex-none" onClick={onTurn}>
+        {lesson.isUnlearnt ? "Learn it again" : "Unlearn"}
+      </button>
+    </li>
+  );
+}
+
+/** What the reader has learnt from brushing off and keeping, writer by writer; each can be unlearnt. */
+export function LearntScreen({ first }: { first: readonly LearntView[] }) {
+  const queries = useQueryClient();
+  const say = useSay();
+  const { data: lessons } = useQuery({
+    queryKey: ["learnt"],
+    queryFn: () => ask<LearntView[]>("/api/learnt"),
+    initialData: [...first],
+  });
+  const turn = async ({ writer, rule, phrase, isUnlearnt }: LearntView) => {
+    try {
+      const what = { writer, rule, phrase, isUnlearnt: !isUnlearnt };
+      queries.setQueryData(["learnt"], await tell<LearntView[]>("/api/learnt", what));
+    } catch (error) {
+      say({ text: error instanceof ServerSaysNo ? error.message : "The server cannot be reached.", isFault: true });
+    }
+  };
+  const writers = [...new Set(lessons.map((lesson) => lesson.writer))];
+  return (
+    <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-4 pt-[14px]">
+      <section className="pan mx-auto max-w-[900px]" aria-label="What was learnt">
+        <div className="border-b border-hairline px-5 py-3">
+          <h1 className="text-[20px]">What was learnt</h1>
+          <p className="max-w-[80ch] text-[12.5px] text-soft">
+            What is brushed off is not proposed again in letters of the same writer; what is kept counts for it. It
+            holds for everybody here, at once, and undo takes it back.
+          </p>
+        </div>
+        {lessons.length === 0 && (
+          <p className="px-5 py-6 text-soft">
+            Nothing yet. Brush a slip off in Sort, and what was learnt from it stands here.
+          </p>
+        )}
+        {writers.map((writer) => {
+          const own = lessons.filter((lesson) => lesson.writer === writer);
+          return (
+            <section key={writer} aria-label={own[0]!.name} className="border-t border-hairline first:border-t-0">
+              <h2 className="px-5 pt-3 text-[15px]">
+                {own[0]!.name} <span className="text-[12.5px] font-medium text-soft">{writer}</span>
+              </h2>
+              <ul>
+                {own.map((lesson) => (
+                  <OneLesson
+                    key={`${lesson.rule} ${lesson.phrase} ${lesson.isUnlearnt}`}
+                    lesson={lesson}
+                    onTurn={() => void turn(lesson)}
+                  />
+                ))}
+              </ul>
+            </section>
+          );
+        })}
+      </section>
+    </div>
+  );
+}

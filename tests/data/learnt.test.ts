@@ -1,0 +1,100 @@
+import { sql } from "drizzle-orm";
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { perform } from "@/acts/perform";
+import { takeIn } from "@/acts/take-in";
+import { setUnlearnt } from "@/acts/unlearn";
+import { wayInNamed } from "@/acts/ways-in";
+import { learntFor } from "@/data/queries/lessons";
+import { rowsOf } from "@/data/rows";
+import { ENGINES, NOW, type TestHouse, testHouse } from "./test-house";
+
+describe.each(ENGINES)("what was learnt, on %s", (engine) => {
+  let house: TestHouse;
+  let count = 0;
+  beforeAll(async () => {
+    house = await testHouse(engine);
+  });
+  afterAll(() => house.close());
+
+  async function comes(text: string, from = "ada@beech.example", way = house.shared) {
+    count += 1;
+    const raw = Buffer.from(
+      `From: ${from}\r\nTo: ines@house.example\r\nSubject: Letter ${count}\r\nMessage-ID: <l-${count}@beech.example>\r\nDate: Mon, 23 Nov 2026 09:00:00 +0000\r\n\r\n${text}\r\n`,
+    );
+    const [taken] = await takeIn(house.db, [{ raw }], way, NOW);
+    if (!taken || !("letterId" in taken)) throw new Error("It was not taken in.");
+    const slips = await rowsOf<{ id: string; conversationId: string; confidence: number; title: string }>(
+      house.db,
+      sql`select id, conversation_id as "conversationId", confidence, title from slip where letter_id = ${taken.letterId} order by start`,
+    );
+    return slips;
+  }
+  const by = () => ({ personId: house.ines, now: NOW });
+  const brushOff = (slip: { id: string; conversationId: string }) =>
+    perform(house.db, by(), "brush off", { conversationId: slip.conversationId, slipId: slip.id });
+  const viewer = () => ({ personId: house.ines });
+
+  test("a phrase that was brushed off does not come back from its writer, with other figures neither; undo unlearns it", async () => {
+    const [slip] = await comes("Please quote order 118 in all letters.");
+    const done = await brushOff(slip!);
+    if (!done.ok) throw new Error(done.says);
+    expect(await comes("Please quote order 119 in all letters.")).toEqual([]);
+    expect(await comes("Please quote order 7 in all letters.", "bo@oak.example")).toHaveLength(1);
+    expect(await comes("Please send order 119 by Friday.")).toHaveLength(1);
+    expect(await learntFor(house.db, viewer())).toMatchObject([
+      {
+        writer: "ada@beech.example",
+        phrase: "please quote order # in all letters.",
+        effect: "not proposed",
+        brushedOff: 1,
+      },
+    ]);
+    const undone = await perform(house.db, by(), "undo", { entryId: done.entryId });
+    expect(undone.ok).toBe(true);
+    expect(await comes("Please quote order 120 in all letters.")).toHaveLength(1);
+    expect(await learntFor(house.db, viewer())).toEqual([]);
+  });
+
+  test("it can be unlearnt and learnt again", async () => {
+    const [slip] = await comes("Please mind our new opening hours.", "cy@elm.example");
+    await brushOff(slip!);
+    const lesson = { writer: "cy@elm.example", rule: null, phrase: "please mind our new opening hours." };
+    expect(await setUnlearnt(house.db, viewer(), { ...lesson, isUnlearnt: true })).toBe(1);
+    expect(await comes("Please mind our new opening hours.", "cy@elm.example")).toHaveLength(1);
+    expect(await setUnlearnt(house.db, viewer(), { ...lesson, isUnlearnt: false })).toBeGreaterThan(0);
+    expect(await comes("Please mind our new opening hours.", "cy@elm.example")).toEqual([]);
+  });
+
+  test("what is always brushed off of one writer is doubted, then left out, after 200 too; others are read as before", async () => {
+    const proposed: number[] = [];
+    for (let i = 0; i < 200; i += 1) {
+      const [slip] = await comes(
+        `Please look at offer ${"x".repeat(1 + (i % 17))}${i % 7} ${"y".repeat(1 + Math.floor(i / 7))}.`,
+        "ads@shop.example",
+      );
+      if (!slip) continue;
+      proposed.push(slip.confidence);
+      await brushOff(slip);
+    }
+    expect(proposed.length).toBe(10);
+    expect(proposed.slice(0, 4).every((one) => one > 0.75)).toBe(true);
+    expect(proposed.slice(4).every((one) => one <= 0.5)).toBe(true);
+    expect(await comes("Please look at offer z.", "di@fir.example")).toHaveLength(1);
+  });
+
+  test("what was learnt from somebody's own letters is shown to them alone", async () => {
+    const own = await wayInNamed(house.db, "Ines's own", "mailbox", house.ines);
+    const [slip] = await comes("Please water my private plants.", "eve@ash.example", own);
+    await brushOff(slip!);
+    const seen = async (personId: string) =>
+      (await learntFor(house.db, { personId })).some((one) => one.writer === "eve@ash.example");
+    expect([await seen(house.ines), await seen(house.suki)]).toEqual([true, false]);
+    const lesson = {
+      writer: "eve@ash.example",
+      rule: null,
+      phrase: "please water my private plants.",
+      isUnlearnt: true,
+    };
+    expect(await setUnlearnt(house.db, { personId: house.suki }, lesson)).toBe(0);
+  });
+});
