@@ -37,6 +37,20 @@ const PHRASES: readonly (readonly [string, string, string | null, readonly strin
   ["first thing Thursday", "2026-11-26", "09:00", []],
   ["Wednesday noon", "2026-11-25", "12:00", []],
   ["3/4", "2027-04-03", null, ["2027-03-04"]],
+  ["by the end of the quarter", "2026-12-31", null, []],
+  ["by year end", "2026-12-31", null, []],
+  ["the last Friday of the month", "2026-11-27", null, []],
+  ["on the first Monday in January", "2027-01-04", null, []],
+  ["the week after next", "2026-12-11", null, ["2026-12-07", "2026-12-08", "2026-12-09", "2026-12-10"]],
+  ["in the week of 7 December", "2026-12-11", null, ["2026-12-07", "2026-12-08", "2026-12-09", "2026-12-10"]],
+  ["at the weekend", "2026-11-28", null, ["2026-11-29"]],
+  ["tomorrow week", "2026-12-02", null, []],
+  ["three weeks on Friday", "2026-12-18", null, []],
+  ["in 48 hours", "2026-11-26", null, []],
+  ["COB Friday", "2026-11-27", "17:00", []],
+  ["at half past two on Friday", "2026-11-27", "14:30", []],
+  ["by 14.12.", "2026-12-14", null, []],
+  ["not before the 3rd", "2026-12-03", null, []],
 ];
 
 test("days in words are counted from the letter's own day", () => {
@@ -65,6 +79,7 @@ test("what lies behind, and figures that are no days, are not found", () => {
     "two weeks ago",
     "we sat on it",
     "version 3.5",
+    "due every Monday",
     "call extension 2-14",
     "on the minute",
     "40 m of edging, 150 by 50",

@@ -1,11 +1,23 @@
 import { parse as chronoParse } from "chrono-node/en";
-import { countOf, type DateGround, type DateReading, type DateRule, MONTH, WEEKDAY } from "./date-rule";
-import { addDays, type Day, dayFrom, daysBetween, type WorkingCalendar } from "./day";
+import { countOf, type DateGround, type DateReading, type DateRule, MONTH, WEEKDAY, weekdayNumber } from "./date-rule";
+import { addDays, type Day, dayFrom, daysBetween, type WorkingCalendar, weekdayOf } from "./day";
 import { dayOf, type Moment, timeOf } from "./moment";
+import { endOfQuarter, endOfYear } from "./rules/ends";
 import { dayMonth, dayOfMonth, figures, isoDate, monthDay } from "./rules/explicit-date";
-import { dayAfterTomorrow, endOfMonth, fromNow, haste, inSoMany, today, tomorrow, weekday } from "./rules/near-days";
+import {
+  dayAfterTomorrow,
+  endOfMonth,
+  fromNow,
+  haste,
+  inHours,
+  inSoMany,
+  today,
+  tomorrow,
+  weekday,
+} from "./rules/near-days";
+import { ordinalWeekday } from "./rules/ordinal-weekday";
 import { findTimes } from "./rules/time-of-day";
-import { endOfWeek, isoWeek, nextMonth, nextWeek, partOfMonth } from "./rules/weeks";
+import { endOfWeek, isoWeek, nextMonth, nextWeek, partOfMonth, weekAfterNext, weekend, weekOf } from "./rules/weeks";
 
 /** A day found in a text: where, which, what else it could mean, and the rule that found it. */
 export interface FoundDate {
@@ -16,6 +28,8 @@ export interface FoundDate {
   readonly time: string | null;
   readonly others: readonly Day[];
   readonly rule: string;
+  /** Why the words contradict themselves: "Friday the 14th" where the 14th is a Monday; both days are then given. */
+  readonly conflict?: string;
 }
 
 /** In the order in which they are asked. Where two find words that overlap, the longer find wins, then the earlier rule. */
@@ -30,12 +44,19 @@ const RULES: readonly DateRule[] = [
   today,
   nextWeek, // before weekday and endOfWeek, which know only their half of the words
   endOfWeek,
+  weekOf,
+  weekAfterNext,
+  weekend,
   endOfMonth,
+  endOfQuarter,
+  endOfYear,
+  ordinalWeekday, // before weekday
   partOfMonth,
   nextMonth,
   isoWeek,
   weekday,
   inSoMany,
+  inHours,
   fromNow,
   haste,
 ];
@@ -73,7 +94,7 @@ const NAMES_A_DAY = new RegExp(
 );
 
 /** Words that put the day into the past: chrono's forward reading would turn them round. */
-const PAST = /\b(?:last|ago|yesterday|since|previous)\b/i;
+const PAST = /\b(?:last|ago|yesterday|since|previous|every|each)\b/i;
 
 /**
  * Every day said in a text, in the order of the text.
@@ -127,6 +148,18 @@ export function findDates(
       ? { start: Math.min(near.start, find.start), end: Math.max(near.end, find.end), time: near.time }
       : { start: find.start, end: find.end, time: null };
     const moved = movedBefore(text.slice(0, find.start), find.reading);
+    const conflict = conflictOf(text.slice(Math.max(0, find.start - 12), find.end), find.reading.day, ground);
+    if (conflict)
+      return {
+        start: said.start,
+        end: said.end,
+        words: text.slice(said.start, said.end),
+        day: moved.day,
+        time: said.time,
+        others: [...new Set([...conflict.days, ...(moved.others ?? [])])].filter((day) => day !== moved.day),
+        rule: find.rule,
+        conflict: conflict.says,
+      };
     return {
       start: said.start,
       end: said.end,
@@ -137,6 +170,26 @@ export function findDates(
       rule: find.rule,
     };
   });
+}
+
+const NAMED_WEEKDAY = new RegExp(
+  `\\b(${WEEKDAY})\\.?,?\\s+(?:the\\s+)?\\d{1,2}(?:st|nd|rd|th)?\\b|\\b(${WEEKDAY})\\.?,?\\s+(?:${MONTH})\\b`,
+  "i",
+);
+const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
+
+/** Where a weekday is named with a date that falls on another: the nearest such weekday, and the coming one. */
+function conflictOf(words: string, day: Day, ground: DateGround): { says: string; days: Day[] } | null {
+  const match = NAMED_WEEKDAY.exec(words);
+  const named = match && weekdayNumber((match[1] ?? match[2])!);
+  if (!named || named === weekdayOf(day)) return null;
+  const ahead = (named - weekdayOf(day) + 7) % 7;
+  const near = ahead <= 3 ? addDays(day, ahead) : addDays(day, ahead - 7);
+  const coming = addDays(ground.day, ((named - weekdayOf(ground.day) + 6) % 7) + 1);
+  return {
+    says: `${WEEKDAYS[named - 1]} is named, but that day is a ${WEEKDAYS[weekdayOf(day) - 1]}`,
+    days: [near, coming],
+  };
 }
 
 function movedBefore(lead: string, reading: DateReading): DateReading {

@@ -67,14 +67,17 @@ export const isoDate: DateRule = {
   },
 };
 
+/** Words before "14.12." that make it a day and not a version at the end of a sentence. */
+const POINTED_LEAD = /(?:^|\b(?:on|by|until|till|before|from|am|bis|the|to|and|due)\s+)$/i;
+
 /** "27/11", "27.11.2026", "3/4": in the writer's order; where the other order is a day too, it is offered. */
 export const figures: DateRule = {
   name: "date in figures",
-  pattern: /(?<![\d/.,-])(\d{1,2})([/.])(\d{1,2})(?:\2(\d{4}|\d{2}))?(?![\d/%]|\.\d)/gi,
+  pattern: /(?<![\d/.,-])(\d{1,2})([/.])(\d{1,2})(?:\2(\d{4}|\d{2})|(\.)(?!\d))?(?![\d/%]|\.\d)/gi,
   read(words, ground) {
-    const [, first, sign, second, year] = words;
-    // "3.5" is far more often a figure than a day: a point needs its year.
-    if (sign === "." && !year) return null;
+    const [, first, sign, second, year, point] = words;
+    // "3.5" is far more often a figure than a day: a point needs its year, or a second point ("14.12.").
+    if (sign === "." && !year && !(point && POINTED_LEAD.test(words.input.slice(0, words.index)))) return null;
     const make = (month: number, date: number) =>
       year ? dayFrom(fullYear(year), month, date) : (withoutYear(month, date, ground)?.day ?? null);
     const dayFirst = make(Number(second), Number(first));

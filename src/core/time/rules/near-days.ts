@@ -21,16 +21,20 @@ export const haste: DateRule = {
 /** "today", "this afternoon", "by close of business". */
 export const today: DateRule = {
   name: "today",
-  pattern:
-    /\b(?:today|tonight|this (?:morning|afternoon|evening)|(?:close|end) of (?:business|play|the (?:working )?day|day)|cob|eod|lunch ?time today)\b/gi,
+  // "COB Friday" is Friday.
+  pattern: new RegExp(
+    `\\b(?:today|tonight|within the hour|this (?:morning|afternoon|evening)|(?:(?:close|end) of (?:business|play|the (?:working )?day|day)|cob|eod)(?!\\s+(?:on\\s+|of\\s+|this\\s+|next\\s+)?(?:${WEEKDAY}|tomorrow|the\\b|\\d))|lunch ?time today)\\b`,
+    "gi",
+  ),
   read: (_words, ground) => ({ day: ground.day }),
 };
 
 /** "tomorrow": the next calendar day; written on a Friday, Monday is offered too. */
 export const tomorrow: DateRule = {
   name: "tomorrow",
-  pattern: /\b(?:tomorrow|tmrw|tmw)\b/gi,
-  read(_words, ground) {
+  pattern: /\b(?:tomorrow|tmrw|tmw)\b(\s+week\b)?/gi,
+  read(words, ground) {
+    if (words[1]) return { day: addDays(ground.day, 8) };
     const day = addDays(ground.day, 1);
     return { day, others: isWorkingDay(day, ground.calendar) ? [] : [addWorkingDays(day, 1, ground.calendar)] };
   },
@@ -52,7 +56,7 @@ function coming(day: Day, weekday: number): Day {
 export const weekday: DateRule = {
   name: "weekday",
   pattern: new RegExp(
-    `\\b(?:(a week on|week on|this coming|this|next|coming|last)\\s+)?(${WEEKDAY})\\b(?:\\s+(week|(?:of |in )?next week|after next))?(?![-'’]s\\b)`,
+    `\\b(?:((?:a|two|three|four|\\d) weeks? on|week on|this coming|this|next|coming|last|every|each)\\s+)?(${WEEKDAY})\\b(?:\\s+(week|(?:of |in )?next week|after next))?(?![-'’]s\\b)`,
     "gi",
   ),
   read(words, ground) {
@@ -63,8 +67,10 @@ export const weekday: DateRule = {
     const number = weekdayNumber(name!);
     const first = coming(ground.day, number);
     const lead = before?.toLowerCase() ?? "";
-    if (lead === "last") return null;
-    if (lead.includes("week on") || after?.toLowerCase() === "week") return { day: addDays(first, 7) };
+    if (/^(?:last|every|each)$/.test(lead)) return null;
+    if (/weeks? on$/.test(lead))
+      return { day: addDays(first, 7 * (lead.startsWith("week") ? 1 : countOf(lead.split(" ")[0]!))) };
+    if (after?.toLowerCase() === "week") return { day: addDays(first, 7) };
     const following = addDays(ground.day, 8 - weekdayOf(ground.day) + number - 1);
     if (/next week$/i.test(after ?? "")) return { day: following };
     if (after) return { day: addDays(first, 7) };
@@ -95,6 +101,16 @@ export const inSoMany: DateRule = {
     "gi",
   ),
   read: (words, ground) => after(countOf(words[1]!), words[2]!, ground),
+};
+
+/** "in 48 hours": the day on which they are over. */
+export const inHours: DateRule = {
+  name: "in so many hours",
+  pattern: new RegExp(`\\b(?:in|within)\\s+(?:the next\\s+)?(${COUNT})\\s+hours?\\b`, "gi"),
+  read(words, ground) {
+    const minutes = Number(ground.time.slice(0, 2)) * 60 + Number(ground.time.slice(3)) + countOf(words[1]!) * 60;
+    return { day: addDays(ground.day, Math.floor(minutes / 1_440)) };
+  },
 };
 
 /** "three days from now", "two weeks from today". */

@@ -33,7 +33,7 @@ const SPOKEN_HOURS = [
 
 /** "at ten", "by half past nine", "ten o'clock": an hour in words needs a word before or after it that makes it one. */
 const SPOKEN = new RegExp(
-  `\\b(?:(?:at|by|before|from|until|till) (half past |quarter past |quarter to )?(${SPOKEN_HOURS.join("|")})(?: o['’]?clock)?\\b(?! (?:days?|weeks?|months?|hours?|minutes?|of|per))|(${SPOKEN_HOURS.join("|")}) o['’]?clock\\b)`,
+  `\\b(?:(?:at|by|before|from|until|till) (half past |quarter past |quarter to )?(${SPOKEN_HOURS.join("|")})(?: o['’]?clock)?\\b(?! (?:days?|weeks?|months?|hours?|minutes?|of|per))|(${SPOKEN_HOURS.join("|")}) o['’]?clock\\b|(half past|quarter past|quarter to) (${SPOKEN_HOURS.join("|")})\\b)`,
   "gi",
 );
 
@@ -43,8 +43,8 @@ function officeHour(hour: number): number {
 }
 
 function fromSpoken(match: RegExpExecArray): string {
-  const hour = officeHour(SPOKEN_HOURS.indexOf((match[2] ?? match[3])!.toLowerCase()) + 1);
-  const part = match[1]?.toLowerCase() ?? "";
+  const hour = officeHour(SPOKEN_HOURS.indexOf((match[2] ?? match[3] ?? match[5])!.toLowerCase()) + 1);
+  const part = match[4] ? `${match[4].toLowerCase()} ` : (match[1]?.toLowerCase() ?? "");
   if (part.startsWith("half")) return `${pad(hour)}:30`;
   if (part.endsWith("past ")) return `${pad(hour)}:15`;
   return part === "" ? `${pad(hour)}:00` : `${pad(hour - 1)}:45`;

@@ -1,5 +1,5 @@
 import { type DateRule, MONTH, monthNumber } from "../date-rule";
-import { addDays, addMonths, type Day, isoWeekMonday, monthEnd, weekdayOf, workingDayUpTo } from "../day";
+import { addDays, addMonths, type Day, dayFrom, isoWeekMonday, monthEnd, weekdayOf, workingDayUpTo } from "../day";
 
 function monday(day: Day): Day {
   return addDays(day, 1 - weekdayOf(day));
@@ -35,10 +35,49 @@ export const nextWeek: DateRule = {
   },
 };
 
+/** "the week after next": Monday to Friday. */
+export const weekAfterNext: DateRule = {
+  name: "the week after next",
+  pattern: /\b(?:the )?week after next\b/gi,
+  read(_words, ground) {
+    const start = addDays(monday(ground.day), 14);
+    return { day: addDays(start, 4), others: [0, 1, 2, 3].map((days) => addDays(start, days)) };
+  },
+};
+
+/** "the week of 7 December", "week commencing the 7th of December": its Monday to Friday. */
+export const weekOf: DateRule = {
+  name: "the week of a day",
+  pattern: new RegExp(
+    `\\b(?:in )?(?:the )?week (?:of|beginning|commencing|starting)(?: on)?(?: the)? (\\d{1,2})(?:st|nd|rd|th)?(?: of)? (${MONTH})\\b`,
+    "gi",
+  ),
+  read(words, ground) {
+    const year = Number(ground.day.slice(0, 4));
+    const here = dayFrom(year, monthNumber(words[2]!), Number(words[1]));
+    const day =
+      here && here < addDays(ground.day, -7) ? dayFrom(year + 1, monthNumber(words[2]!), Number(words[1])) : here;
+    if (!day) return null;
+    const start = monday(day);
+    return { day: addDays(start, 4), others: [0, 1, 2, 3].map((days) => addDays(start, days)) };
+  },
+};
+
+/** "this weekend", "at the weekend": Saturday and Sunday. */
+export const weekend: DateRule = {
+  name: "the weekend",
+  pattern: /\b(?:(?:this|at the|over the|on the|the coming) week-?end)\b/gi,
+  read(_words, ground) {
+    const saturday = addDays(monday(ground.day), 5);
+    const sunday = addDays(saturday, 1);
+    return ground.day > saturday ? { day: sunday } : { day: saturday, others: [sunday] };
+  },
+};
+
 /** "week 50" (ISO 8601): its Friday; the coming one, where no year is said. */
 export const isoWeek: DateRule = {
   name: "ISO week",
-  pattern: /\b(?:week|wk|w)\s?(\d{1,2})\b(?:\s+(\d{4}))?/gi,
+  pattern: /\b(?:week|wk|cw|kw|w)\s?(\d{1,2})\b(?:\s+(\d{4}))?/gi,
   read(words, ground) {
     const week = Number(words[1]);
     // Every year has week 52; week 53 exists in some years only, and the Monday must then still lie in the old year.
