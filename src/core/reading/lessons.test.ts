@@ -28,12 +28,22 @@ const read = (...lessons: Lesson[]) =>
   withLessons(slips, text, "ada@beech.example", lessons).map((one) => [one.rule, one.confidence]);
 
 describe("what people teach by brushing off and keeping", () => {
-  test("a phrase that was brushed off once is not proposed to that writer's readers again; with other figures too", () => {
+  test("a short phrase that was brushed off is doubted, after three times it is nothing; with other figures too", () => {
     expect(phraseOf("Send us\n photos of  invoice 7.")).toBe("send us photos of invoice #.");
     const phrase = phraseOf("Send us photos of invoice 118.");
-    expect(read(lesson({ phrase, brushedOff: 1 }))).toEqual([["“please”", 0.9]]);
+    expect(read(lesson({ phrase, brushedOff: 1 }))).toEqual([
+      ["“please”", 0.9],
+      ["an order", 0.5],
+    ]);
+    expect(read(lesson({ phrase, brushedOff: 3 }))).toEqual([["“please”", 0.9]]);
     expect(read(lesson({ phrase, brushedOff: 1, kept: 1 }))).toHaveLength(2);
-    expect(read(lesson({ phrase, brushedOff: 1, writer: "bo@oak.example" }))).toHaveLength(2);
+    expect(read(lesson({ phrase, brushedOff: 1, writer: "bo@oak.example" }))[1]).toEqual(["an order", 0.9]);
+  });
+
+  test("set words are nothing as soon as they were brushed off once", () => {
+    const phrase = phraseOf("Please consider the environment before you print this letter.");
+    expect(effectOf(lesson({ phrase, brushedOff: 1 }))).toBe("not proposed");
+    expect(effectOf(lesson({ phrase, brushedOff: 1, kept: 1 }))).toBeNull();
   });
 
   test("a phrase that everybody brushes off is nothing, whoever writes it", () => {

@@ -17,6 +17,11 @@ export type LessonEffect = "not proposed" | "unsure" | null;
 
 const LONGEST_PHRASE = 200;
 
+/** Characters from which a phrase that comes again is set words; a shorter one can be meant anew each time. */
+const SET_WORDS = 40;
+/** Brushed off as often, a short phrase of one writer is nothing too; until then it is doubted. */
+const ENOUGH_OF_A_SHORT_PHRASE = 3;
+
 /** Different people's brushing off after which a phrase is nothing, whoever writes it. */
 const ENOUGH_OF_A_PHRASE = 3;
 /** Brushed off in a row, never kept: from then on what the rule finds with this writer is unsure, and then nothing. */
@@ -34,8 +39,9 @@ export function phraseOf(passage: string): string {
 /** What a lesson does, by how often its slips were brushed off and kept. */
 export function effectOf({ writer, phrase, brushedOff, kept }: Lesson): LessonEffect {
   if (phrase !== null) {
-    const enough = writer === null ? ENOUGH_OF_A_PHRASE : 1;
-    return brushedOff >= enough && brushedOff > kept ? "not proposed" : null;
+    if (brushedOff <= kept) return null;
+    if (writer === null) return brushedOff >= ENOUGH_OF_A_PHRASE ? "not proposed" : null;
+    return phrase.length >= SET_WORDS || brushedOff >= ENOUGH_OF_A_SHORT_PHRASE ? "not proposed" : "unsure";
   }
   if (kept > 0) return null;
   return brushedOff >= ENOUGH_TO_STOP ? "not proposed" : brushedOff >= ENOUGH_TO_DOUBT ? "unsure" : null;

@@ -66,8 +66,8 @@ export function LearntScreen({ first }: { first: readonly LearntView[] }) {
         <div className="border-b border-hairline px-5 py-3">
           <h1 className="text-[20px]">What was learnt</h1>
           <p className="max-w-[80ch] text-[12.5px] text-soft">
-            What is brushed off is not proposed again in letters of the same writer; what is kept counts for it. It
-            holds for everybody here, at once, and undo takes it back.
+            What is brushed off is doubted in the next letters of the same writer, and set words are not proposed again;
+            what is kept counts for it. It holds for everybody here, at once, and undo takes it back.
           </p>
         </div>
         {lessons.length === 0 && (
@@ -79,9 +79,8 @@ export function LearntScreen({ first }: { first: readonly LearntView[] }) {
           const own = lessons.filter((lesson) => lesson.writer === writer);
           return (
             <section key={writer} aria-label={own[0]!.name} className="border-t border-hairline first:border-t-0">
-              <h2 className="px-5 pt-3 text-[15px]">
-                {own[0]!.name} <span className="text-[12.5px] font-medium text-soft">{writer}</span>
-              </h2>
+              <h2 className="px-5 pt-3 text-[15px]">{own[0]!.name}</h2>
+              <p className="px-5 text-[12.5px] text-soft">{writer}</p>
               <ul>
                 {own.map((lesson) => (
                   <OneLesson
