@@ -90,6 +90,16 @@ async function bytesOf(stream: SMTPServerDataStream): Promise<Buffer> {
   return Buffer.concat(pieces);
 }
 
+/** Servers that a letter may have gone through; more is a ring (RFC 5321 section 6.3 wants at least 100 allowed). */
+const MOST_HOPS = 100;
+
+/** How many servers a letter has gone through, by the Received lines of its head. */
+function hopsOf(raw: Buffer): number {
+  const end = raw.indexOf("\r\n\r\n");
+  const head = raw.subarray(0, end < 0 ? raw.length : end).toString("latin1");
+  return head.match(/^received:/gim)?.length ?? 0;
+}
+
 function envelopeOf(session: SMTPServerSession): Envelope {
   const { mailFrom, rcptTo } = session.envelope;
   return {
@@ -119,6 +129,7 @@ export async function openSmtpDoor(db: Database, settings: SmtpSettings, now: ()
   const trusted = new Set(settings.trustedPeers);
   const keep = async (stream: SMTPServerDataStream, session: SMTPServerSession) => {
     const raw = await bytesOf(stream);
+    if (hopsOf(raw) > MOST_HOPS) throw new Reply(554, "5.4.6 This letter is going round in a ring");
     const plain = envelopeOf(session);
     const helo = String(session.hostNameAppearsAs || session.clientHostname || "");
     const envelope = { ...plain, checks: await settings.check({ raw, peer: plain.peer, helo, from: plain.from }) };

@@ -229,3 +229,43 @@ test("ten letters are sorted with the keyboard alone, three key presses a letter
   expect(median).toBeLessThanOrEqual(3);
   await expect(page.getByRole("progressbar", { name: /Dealt with/ })).toHaveAttribute("aria-valuenow", /1\d/);
 });
+
+test("a slip says why it is there; brushed off, it is doubted in the next letter, until that is unlearnt", async ({
+  page,
+}) => {
+  await comeInAs(page);
+  const ask = (n: number) =>
+    mailFile(`hut-${n}.eml`, [
+      "From: Rowan Tell <rowan@hut.example>",
+      "To: ines@larkmoor.example",
+      `Subject: Hut ${n}`,
+      `Message-ID: <hut-${n}@hut.example>`,
+      `Date: Tue, 24 Nov 2026 1${n}:00:00 +0000`,
+      "",
+      "Could you paint the hut by Friday?",
+    ]);
+  await bringIn(page, [ask(0)]);
+  await openRow(page, /Rowan Tell/);
+  const slip = page.getByRole("article", { name: "Ask: Paint the hut" });
+  await slip.getByRole("button", { name: "why?" }).click();
+  await expect(slip).toContainText("Because: a polite request, it is written to Ines alone, “Friday”.");
+  await page.keyboard.press("x");
+  await expect(page.getByText("Brushed off.")).toBeVisible();
+
+  await bringIn(page, [ask(1)]);
+  await openRow(page, /Rowan Tell\s*11:00/);
+  await expect(slip).toContainText("not sure");
+  await page.goto("/learnt");
+  const lesson = page.getByRole("region", { name: "Rowan Tell" });
+  await expect(lesson).toContainText(
+    "“could you paint the hut by friday?” is drawn as unsure: brushed off once, never kept.",
+  );
+  await lesson.getByRole("button", { name: "Unlearn" }).click();
+  await expect(lesson.getByRole("button", { name: "Learn it again" })).toBeVisible();
+
+  await page.goto("/sort");
+  await bringIn(page, [ask(2)]);
+  await openRow(page, /Rowan Tell\s*12:00/);
+  await expect(slip).toBeVisible();
+  await expect(slip).not.toContainText("not sure");
+});

@@ -79,6 +79,24 @@ async function conversationNamed(subject: string) {
   return row ? conversationFor(house.db, { personId: house.ines }, row.id) : null;
 }
 
+test("a letter that goes round in a ring is refused (RFC 5321 section 6.3), a long way is not", async () => {
+  const through = async (hops: number) => {
+    const transport = nodemailer.createTransport({ host: "127.0.0.1", port: door.port, ignoreTLS: true });
+    const received = "Received: from a.example by b.example; Mon, 23 Nov 2026 09:00:00 +0000\r\n".repeat(hops);
+    const raw = `${received}From: ada@beech.example\r\nTo: hello@in.house.example\r\nSubject: ${hops} hops\r\n\r\nReceived: in the text counts not\r\n`;
+    return transport
+      .sendMail({ envelope: { from: "ada@beech.example", to: "hello@in.house.example" }, raw })
+      .then(
+        (sent) => sent.response,
+        (error: { response?: string }) => String(error.response),
+      )
+      .finally(() => transport.close());
+  };
+  expect(await through(100)).toMatch(/^250 /);
+  expect(await through(101)).toBe("554 5.4.6 This letter is going round in a ring");
+  expect(await conversationNamed("101 hops")).toBeNull();
+});
+
 test("with a certificate a letter comes by STARTTLS (RFC 3207), and without one it is not offered", async () => {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), "jam-tls-"));
   const [cert, key] = [path.join(folder, "cert.pem"), path.join(folder, "key.pem")];

@@ -11,6 +11,14 @@ const CONDITION_FIRST =
 
 /** The clause without words that only lead into it, and without a name that is called at its head ("Anton, …"). */
 export function bareClause(text: string): string {
+  // Every rule asks the same of one clause, one after the other.
+  if (text !== last.text) last = { text, bare: bared(text) };
+  return last.bare;
+}
+
+let last = { text: "", bare: "" };
+
+function bared(text: string): string {
   return text
     .replace(/^(?:(?:Mr|Mrs|Ms|Dr)\.?\s+)?[A-Z][\p{L}'-]+(?: and [A-Z][\p{L}'-]+)?\s*[,:–-]\s+(?=\S)/u, "")
     .replace(LEAD_IN, "")
