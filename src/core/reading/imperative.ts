@@ -49,6 +49,13 @@ const OBJECT =
 const FINITE =
   /^(?:\S+ ){1,4}(?:is|are|was|were|has|have|had|will|would|can|could|may|might|should|must|did|does|do|looks?|comes?|came|went|goes|works?|['’]s)\b/i;
 
+/** Characters after the first word that the tagger needs. */
+const TAGGED = 40;
+
+/** Words that begin many clauses and are no orders. */
+const NO_VERB =
+  /^(?:and|but|or|so|for|from|with|without|in|on|at|by|to|of|about|after|before|until|under|over|between|during|through|despite|however|also|then|now|here|today|tomorrow|yesterday|maybe|perhaps|well|very|most|more|some|any|no|none|each|every|many|much|few|one|two|three|what|who|which|where|how|why|whose|only|even|still|yet|again|too|mr|mrs|ms|dr|dear|hi|hello|please|can|could|would|will|shall|should|may|might|must|is|are|was|were|am|has|have|had|do|does|did|than|because|though|although|while|whereas|once|unless)$/i;
+
 /**
  * Whether a clause gives an order: it begins with the plain form of a verb and goes on with what is acted on.
  * @param isAddressed whether a name was called right before it ("Emeka, label the boxes"): then less is needed
@@ -76,13 +83,10 @@ export function isImperative(text: string, isAddressed = false): boolean {
     return !FINITE.test(text) && !/^(?:of|for|from|about)$/i.test(second) && !ALSO_ADJECTIVES.has(verb);
   }
   if (!/^[\p{L}-]+$/u.test(first) || /^(?:love|regards|greetings|best|kind|cheers|bye|ps)$/i.test(first)) return false;
+  // The tagger is slow: it is asked only where everything else fits.
+  const fits = OBJECT.test(second.toLowerCase()) || (isAddressed && !FINITE.test(text));
+  if (!fits || NO_VERB.test(verb) || /(?:ed|ing|s)$/i.test(verb)) return false;
   // A word that is no usual order is one where it can be nothing else after "please".
-  const [, tagged, next] = taggedWords(`Please ${verb} ${text.slice(first.length)}`);
-  return (
-    tagged?.tag === "VERB" &&
-    tagged.lemma === verb &&
-    !/(?:ed|ing|s)$/i.test(verb) &&
-    next !== undefined &&
-    (OBJECT.test(second.toLowerCase()) || (isAddressed && !FINITE.test(text)))
-  );
+  const [, tagged, next] = taggedWords(`Please ${verb} ${text.slice(first.length).trim().slice(0, TAGGED)}`);
+  return tagged?.tag === "VERB" && tagged.lemma === verb && next !== undefined;
 }

@@ -66,8 +66,13 @@ const BEFORE =
   /\b(?:(two|three|four|five|six|seven|ten|a|one|\d{1,2}) (days?|weeks?) )?(before|ahead of|prior to) (?:the |our |your )?(?:\w+ (?:on|of) )?(?:the )?$/i;
 
 function groundOf(from: Moment, calendar: WorkingCalendar, order: "dmy" | "mdy"): DateGround {
-  return { day: dayOf(from), time: timeOf(from), calendar, figures: order };
+  // All clauses of a letter count from one moment.
+  if (lastFrom.at !== from.at || lastFrom.zone !== from.zone)
+    lastFrom = { at: from.at, zone: from.zone, day: dayOf(from), time: timeOf(from) };
+  return { day: lastFrom.day, time: lastFrom.time, calendar, figures: order };
 }
+
+let lastFrom = { at: Number.NaN, zone: "", day: "", time: "" };
 
 /**
  * What chrono-node finds beyond our own rules. It is given the writer's wall clock as if it were the machine's (its
