@@ -1,4 +1,5 @@
 import type { TextPart } from "../letters/letter";
+import { isImperative } from "./imperative";
 
 /** A sentence, or the part of one that stands for itself. `text` has its line breaks as single spaces. */
 export interface Clause {
@@ -106,7 +107,7 @@ const ABBREVIATION =
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/giu;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,?\s+and\s+(?=\p{Lu}\p{L}+[,:]\s)|,\s+so\s+(?=\p{Ll}+\s)|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/giu;
 
 function sentencesOf(text: string, block: Block): { start: number; end: number }[] {
   const flat = text.slice(block.start, block.end);
@@ -132,6 +133,8 @@ function sentencesOf(text: string, block: Block): { start: number; end: number }
   return sentences;
 }
 
+const NAME_CALLED = /^\p{Lu}\p{L}+[,:]\s/u;
+
 const OTHER_DOER = /^(?:the rest|the others?|the remainder|somebody|someone|everyone|everybody)\b/i;
 
 const NAMED_DOER = /^\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b/u;
@@ -148,7 +151,12 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
     const before = whole.slice(cuts.at(-1)?.next ?? 0, match.index);
     // Both sides must be able to stand alone: "if you can and will" is one clause, and so is "could you check and tell me".
     const standsAlone =
-      /;|–|—|\s-\s/.test(match[0]) || VERB_PHRASE.test(rest) || NAMED_DOER.test(rest) || OTHER_DOER.test(rest);
+      /;|–|—|\s-\s/.test(match[0]) ||
+      VERB_PHRASE.test(rest) ||
+      NAMED_DOER.test(rest) ||
+      OTHER_DOER.test(rest) ||
+      NAME_CALLED.test(rest) ||
+      (/\bso\s$/.test(match[0]) && isImperative(rest));
     const sameDoer =
       /\band\b/i.test(match[0]) &&
       /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b/i.test(rest) &&

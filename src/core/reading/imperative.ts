@@ -80,7 +80,8 @@ export function isImperative(text: string, isAddressed = false): boolean {
     if (verb === "have" && !/\b(?:ready|sent|done|\w+ed|\w+en|made|put|cut|brought)\b/i.test(text)) return isAddressed;
     if (OBJECT.test(second.toLowerCase()) || /^\p{Lu}/u.test(second))
       return !(verb === "number" || (verb === "clear" && /^about$/i.test(second)));
-    return !FINITE.test(text) && !/^(?:of|for|from|about)$/i.test(second) && !ALSO_ADJECTIVES.has(verb);
+    if (FINITE.test(text)) return false;
+    return isAddressed || (!/^(?:of|for|from|about)$/i.test(second) && !ALSO_ADJECTIVES.has(verb));
   }
   if (!/^[\p{L}-]+$/u.test(first) || /^(?:love|regards|greetings|best|kind|cheers|bye|ps)$/i.test(first)) return false;
   // The tagger is slow: it is asked only where everything else fits.

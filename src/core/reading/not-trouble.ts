@@ -7,7 +7,7 @@ export function isNoTrouble(text: string): boolean {
   return (
     /\?$/.test(text) ||
     /^["“>]/.test(text) ||
-    /^(?:if|should|unless|when|whether|in case) /i.test(text) ||
+    /^(?:if|should|unless|when|whether|in case|failing|otherwise|or else) /i.test(text) ||
     SETTLED.test(text)
   );
 }

@@ -16,7 +16,8 @@ const DUTY_TO_THING = new RegExp(
   `\\b(?:${DUTY})\\s+${DUTY_ADVERBS}be\\s+${DUTY_ADVERBS}(?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at\\b|in\\b|aware|a\\b|an\\b|the\\b|here|careful|all right|said|noted|thinking|clear|used to|pleased|interested|called|going|getting|noticed|expected|considered|able)(?:\\w+(?:ed|en|wn|pt|nt|ld|de|id|ut|ung|one|et|ad|und|ung|ought|aught|ent)\\b|with (?:us|me|them|the \\w+|our \\w+)\\b|ready|in place|on site|back|here by|there by)|\\b(?:must|has to|have to|needs to|need to|should|ought to)\\s+${DUTY_ADVERBS}(?:come|go|leave|stay|reach|arrive|stand|remain|carry|bear)\\b|\\bneeds \\w+ing\\b|\\bneeds (?:your|another)\\b|\\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary|imperative) (?:that|to)\\b`,
   "i",
 );
-const HAD_BETTER = /^(?:(?:and|but|so|then)[,\s]+)*(?:you|we)(?:['’]d| had) better (?!not\b)\w+/i;
+const HAD_BETTER =
+  /^you (?:are given|have) until\b|^(?:(?:and|but|so|then)[,\s]+)*(?:you|we)(?:['’]d| had) better (?!not\b)\w+/i;
 
 /** "You will have to haul her out", "the sails must be dried", "you'd better get that in writing". */
 export const duty: KindRule = {

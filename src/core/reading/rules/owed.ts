@@ -3,7 +3,7 @@ import type { KindRule } from "../kind-rule";
 import { isNoAsk } from "../own-duty";
 
 const OWED =
-  /\b(?:you(?: still)? owe|(?:is|are) still owed|waits? (?:for|on) your|waiting (?:for|on) your|lies? (?:on|with) (?:your|you)|is (?:with|on) (?:you|your (?:desk|table)) (?:since|now)|is yours\b)/i;
+  /\b(?:has|have) (?:still not|not yet) been (?:received|returned|submitted|handed in|signed|supplied|delivered|sent|answered|paid)\b|\b(?:you(?: still)? owe|(?:is|are) still owed|waits? (?:for|on) your|waiting (?:for|on) your|lies? (?:on|with) (?:your|you)|is (?:with|on) (?:you|your (?:desk|table)) (?:since|now)|is yours\b)/i;
 const THEY_WANT =
   /^(?:(?:and|but|so|also|then)[,\s]+)*(?:he|she|they|(?:the|our|your|my|his|her|their) [\p{L} -]{2,30}?|\p{Lu}\p{L}+)(?:['’]ll| will| also| still| now| only| really)* (?:wants?|needs?|requires?|asks? for|insists? on|is asking for|are asking for|would like)\b(?! (?:to (?:say|thank|know)|no\b|not\b|\w+ing\b))/iu;
 const FROM_YOU = /\b(?:by|before|until|from you|from us|in writing|you to|us to|your)\b/i;

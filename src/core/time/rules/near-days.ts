@@ -123,7 +123,7 @@ export const fromNow: DateRule = {
 /** "end of the month", "end of next month", "month end". */
 export const endOfMonth: DateRule = {
   name: "end of the month",
-  pattern: /\b(?:(?:the )?end of (?:the |this )?(next )?month|month[- ]end)\b/gi,
+  pattern: /\b(?:(?:the )?end of (?:the |this )?(next )?month|month[- ]end|before the month is (?:out|over))\b/gi,
   read(words, ground) {
     const last = monthEnd(words[1] ? addMonths(`${ground.day.slice(0, 8)}01`, 1) : ground.day);
     const working = workingDayUpTo(last, ground.calendar);
