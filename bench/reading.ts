@@ -18,7 +18,8 @@ const nobody = { team: [], outside: [] };
 const lists = { ...PLAIN_READING, readsLists: true };
 const sentOf = (letter: Letter) => ({ at: letter.sentAt ?? 0, zone: letter.offset });
 
-for (const set of ["a", "b", "c", "d"] as const) {
+const SETS = ["a", "b", "c", "d", "e", "f"] as const;
+for (const set of SETS) {
   const { mistakes, ...score } = scoreReading(await labelledLetters(set));
   say(`labelled letters, set ${set}`, score);
   for (const one of mistakes) process.stdout.write(`  ${one}\n`);
@@ -28,7 +29,7 @@ say("labelled conversations", following);
 for (const one of mistakes) process.stdout.write(`  ${one}\n`);
 
 const byRule = new Map<string, number>();
-for (const set of ["a", "b", "c", "d"] as const)
+for (const set of SETS)
   for (const { letter } of await labelledLetters(set))
     for (const slip of readLetter(letter, PEOPLE, sentOf(letter)))
       byRule.set(slip.rule, (byRule.get(slip.rule) ?? 0) + 1);

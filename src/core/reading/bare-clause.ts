@@ -7,7 +7,7 @@ const ANNOUNCED = /^(?!\w+ (?:says?|said|asks?|asked|wrote)\b)(?:[\p{L}’'-]+[\
 
 /** A condition before an order: "If they don't, make sure …". */
 const CONDITION_FIRST =
-  /^(?:if|when|whenever|wherever|once|as soon as|before|after|until|while|in case|unless)\b[^,;:]{1,90},\s+(?:then\s+)?(?=\S)/i;
+  /^(?:if|should|when|whenever|wherever|once|as soon as|before|after|until|while|in case|unless)\b[^,;:]{1,90},\s+(?:then\s+)?(?=\S)/i;
 
 /** The clause without words that only lead into it, and without a name that is called at its head ("Anton, …"). */
 export function bareClause(text: string): string {

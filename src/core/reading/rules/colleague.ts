@@ -1,6 +1,11 @@
 import type { Clause } from "../clauses";
 import { type KindRule, namedIn } from "../kind-rule";
 
+const DOES =
+  /^ (?!is|was|has|says|does|likes|loves|knows|thinks|wants|needs|seems|looks|asks|sends (?:his|her|their|you))\w+s \w/;
+const DAY =
+  /\b(?:by|on|until|before) (?:the |\d|mon|tues|wednes|thurs|fri|satur|sun|tomorrow)|\b(?:today|tomorrow|tonight)\b/i;
+
 const PROMISED_BY =
   /\b(?:promised|was going to|was supposed to|said (?:he|she|they) (?:would|['’]d)|offered to|agreed to|owes? (?:me|us|them))\b/i;
 
@@ -8,6 +13,8 @@ const PROMISED_BY =
 function isAboutColleague(clause: Clause, others: readonly { at: number; end: number }[]): boolean {
   return others.some(
     (name) =>
+      // "Emeka collects the samples": in notes, and where a day stands with it.
+      (name.at === 0 && DOES.test(clause.text.slice(name.end)) && (clause.isListItem || DAY.test(clause.text))) ||
       /\b(?:could|can|would|will)\s+$/i.test(clause.text.slice(0, name.at)) ||
       /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(
         clause.text.slice(name.end),

@@ -3,7 +3,8 @@ import type { KindRule } from "../kind-rule";
 import { isNoAsk } from "../own-duty";
 import { isPutToSomebody } from "../spoken-about";
 
-const DUTY = "must|has to|have to|needs to|need to|ought to|should|will have to|will need to|is to|are to|has got to";
+const DUTY =
+  "must|has to|have to|needs to|need to|ought to|should|will(?: \\w+)? have to|will(?: \\w+)? need to|is to|are to|has got to";
 const DUTY_ADVERBS =
   "(?:(?:please|also|now|all|both|first|not|still|really|definitely|urgently|at least|only|then)\\s+)*";
 /** Somebody has a duty: "you will have to call", "the council must sign", "we should order". */

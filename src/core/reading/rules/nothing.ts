@@ -21,7 +21,7 @@ const ADVERT =
 const TAKEN_BACK = /\b(?:ignore (?:this|that|it|my|the (?:last|previous|above))|disregard (?:this|that|my|the))\b/i;
 
 const OFFER =
-  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|want|wish|prefer)|you (?:could|can|may|might) (?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)/i;
+  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|wish|prefer)\b|if you want,|you (?:could|can|may|might) (?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)/i;
 
 /** Courtesy, releases, offers and adverts, which look like asks and are none. Stands first, so that no later rule takes them. */
 export const nothing: KindRule = {

@@ -7,8 +7,9 @@ const GOING_TO =
   /^(?:(?:so|and|then|ok|yes)[, ]+)*(?:ill|well|youll|theyll|shell|hell|itll) (?:be with you|send|get|do it|have it|bring|ring|call|come|take|make|let you|check|ask|tell|write|give|pass|post|fix|book)\b|\b(?:i['’]m|i am|we['’]re|we are) (?:going|about) to (?!be\b|need|have to|miss)\w+|\b(?:i|we)(?:['’]ve| have)? promised?\b|\bpromises? (?:it|them|that|this)? ?(?:for|by) |\bleave (?:it|that|this) (?:with|to) (?:me|us)\b|\b(?:i|we) (?:can|should be able to) (?:let you have|have (?:it|them|this|that)|get (?:it|them|this|that|you)|send|deliver)\b|^will (?!you\b|there\b|it\b|that\b|this\b|the\b|be\b|we\b|they\b|he\b|she\b|i\b|any|some|your\b|our\b|not\b|your)\w+|^will (?:do|send|get|have|let|ring|check|report)\b/i;
 /** "I'm ringing them tomorrow": what is about to be done, with its day. */
 const DOING_SOON =
-  /\b(?:i['’]m|i am|we['’]re|we are)\s+(?!being|going|having|looking|hoping|waiting|travelling|traveling|working|leaving|flying|staying|moving|thinking|coming|living|sitting|trying|closing|opening|expecting|wondering|missing|meeting)\w+ing\b.{2,60}\b(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week)|next week|on (?:mon|tues|wednes|thurs|fri|satur|sun)day|first thing|on the day|with me|myself)\b/i;
-const YOU_WILL_HAVE = /\byou(?:['’]ll| will| shall| should) (?:have|get|receive|hear|find|be sent)\b/i;
+  /\b(?:i['’]m|i am|we['’]re|we are)\s+(?!being|going|having|looking|hoping|waiting|travelling|traveling|working|leaving|flying|staying|moving|thinking|living|sitting|trying|closing|opening|expecting|wondering|missing|meeting)\w+ing\b.{2,60}\b(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week)|next week|on (?:mon|tues|wednes|thurs|fri|satur|sun)day|first thing|on the day|with me|myself|at (?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|noon))\b/i;
+const YOU_WILL_HAVE =
+  /\byou(?:['’]ll| will| shall| should) (?:have|get|receive|hear|find|be (?:sent|credited|refunded|informed|contacted|told|paid|reimbursed))\b/i;
 const LET_ME = /^let me (?!know\b|explain|say|add|be\b|put|remind|introduce)\w+/i;
 const CONDITION = /\b(?:if (?:you|we|it|they|that|i)|in case|unless we|once you|as soon as you)\b/i;
 /** "This office will decide within four weeks", "our driver will bring it": the writer's house will. */
@@ -19,9 +20,15 @@ const OFFICE_WILL =
 export const promise: KindRule = {
   name: "the writer says that they will",
   confidence: 0.95,
-  find({ text }) {
+  find({ text, isListItem }) {
     const bare = bareClause(text);
     if (/\?$/.test(text)) return null;
+    // "I do the table plan" in notes.
+    if (
+      isListItem &&
+      /^i (?:do|take|bring|write|order|ring|call|make|prepare|print|cook|drive|look after|send)\b/i.test(bare)
+    )
+      return "promise";
     if (OFFICE_WILL.test(bare) && !/\b(?:not|be able)\b/i.test(bare)) return "promise";
     if (WILL.test(bare)) return CONDITION.test(bare.slice(0, 20)) ? null : "promise";
     return [DOING_SOON, GOING_TO, YOU_WILL_HAVE, LET_ME].some((pattern) => pattern.test(bare)) ? "promise" : null;

@@ -2,7 +2,7 @@ import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
 
 const WILL_COME =
-  /\b(?:(?:the|an?|our|your|both|all|they|it|that|this|these|those|\w+s)\b(?: [\p{L}\d-]+){0,4} )(?:follows?|(?:will|should) (?:follow|arrive|come|reach you|leave (?:here|us)|go out|be (?:delivered|sent|posted|shipped|with you|dispatched|made|ready|done|finished|replaced|repaired|collected|returned|paid|refunded))|comes? (?:on|by|tomorrow|next|with|this)|leaves? (?:here|us|on|tomorrow)|goes? (?:out|off)(?: to (?:you|them|him|her))? (?:on|by|tomorrow|today|tonight)|reach(?:es)? you (?:on|by|tomorrow))\b/iu;
+  /\b\w+s leave (?:here|us|today|tomorrow|on)\b|\b(?:(?:the|an?|our|your|both|all|they|it|that|this|these|those|\w+s)\b(?: [\p{L}\d-]+){0,4} )(?:follows?|(?:will|should) (?:follow|arrive|come|reach you|leave (?:here|us)|go out|be (?:delivered|sent|posted|shipped|with you|dispatched|made|ready|done|finished|replaced|repaired|collected|returned|paid|refunded))|comes? (?:on|by|tomorrow|next|with|this)|leaves? (?:here|us|on|tomorrow)|goes? (?:out|off)(?: to (?:you|them|him|her))? (?:on|by|tomorrow|today|tonight)|reach(?:es)? you (?:on|by|tomorrow))\b/iu;
 
 /** "The rest follows on Thursday", "your linen comes on Friday", "they will be delivered on the 3rd". */
 export const willCome: KindRule = {
