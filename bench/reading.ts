@@ -18,7 +18,7 @@ const nobody = { team: [], outside: [] };
 const lists = { ...PLAIN_READING, readsLists: true };
 const sentOf = (letter: Letter) => ({ at: letter.sentAt ?? 0, zone: letter.offset });
 
-const SETS = ["a", "b", "c", "d", "e", "f"] as const;
+const SETS = ["a", "b", "c", "d", "e", "f", "g"] as const;
 for (const set of SETS) {
   const { mistakes, ...score } = scoreReading(await labelledLetters(set));
   say(`labelled letters, set ${set}`, score);

@@ -12,6 +12,7 @@ describe("labelled letters", () => {
     ["c", { letters: 16, finding: 0.9, kind: 0.88, owner: 0.95, due: 0.95 }],
     ["d", { letters: 14, finding: 0.86, kind: 0.86, owner: 0.9, due: 0.85 }],
     ["e", { letters: 14, finding: 0.9, kind: 0.85, owner: 0.93, due: 0.88 }],
+    ["g", { letters: 10, finding: 0.83, kind: 0.8, owner: 0.95, due: 0.8 }],
     ["f", { letters: 12, finding: 0.86, kind: 0.86, owner: 0.95, due: 0.93 }],
   ] as const)("set %s: what is asked, of whom, by when", async (set, floor) => {
     const letters = await labelledLetters(set);

@@ -27,7 +27,16 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
     // "Sign the order today": near days are said of the work, not of the thing that stands before them.
     const isNear = /^(?:today|tomorrow|the day after tomorrow|words of haste|in so many days)$/.test(date.rule);
     const isCountedBack = /\b(?:days?|weeks?|months?) (?:before|ahead of|prior to)\b/i.test(lead);
-    if (!isNear && !isCountedBack && EVENT_LEAD.test(lead) && !/\bby\s*(?:the )?$/i.test(lead) && !READY_FOR.test(lead))
+    // "Before payroll closes on Thursday" is wanted by then.
+    const isBefore = /\bbefore\b[^,;.]*$/i.test(lead);
+    if (
+      !isNear &&
+      !isCountedBack &&
+      !isBefore &&
+      EVENT_LEAD.test(lead) &&
+      !/\bby\s*(?:the )?$/i.test(lead) &&
+      !READY_FOR.test(lead)
+    )
       return false;
     if (kind === "question") return /\b(?:by|before|until)\s*(?:the )?$/i.test(lead) || date.rule === "words of haste";
     return true;

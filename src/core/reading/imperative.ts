@@ -4,7 +4,7 @@ import { taggedWords } from "./words";
 const VERBS = new Set(
   `accept add address adjust advise agree aim allow amend announce answer apply appoint approve arrange ask assemble assign attach
   attend avoid bake be bear beat become begin bill bind block boil book borrow bring brush build burn buy call cancel carry cast
-  catch change charge chase check choose circulate claim clarify clean clear close coat collect combine come compare complete
+  catch change charge chase check choose chuck circulate claim clarify clean clear close coat collect combine come compare complete
   confirm connect consider consult contact continue cook copy correct count cover create cross cut deal decide decorate deduct
   defrost delay delete deliver describe design destroy dig dip direct discuss dispatch display distribute divide do draft draw
   drill drive drop dry dust edit email empty enclose end enlarge enquire ensure enter equip escort estimate examine exchange
@@ -20,7 +20,7 @@ const VERBS = new Set(
   return reverse review revise rewrite ring rinse roll rotate round run save scan schedule screw scrub seal search seat secure see
   select sell send separate serve set settle sew shake share sharpen shift ship shorten show shut sign sit skip sort speak specify
   spend split spray spread stack stamp stand start state stay stick stir stitch stock stop store strip study submit subtract sum
-  supply support swap sweep switch take talk tape taste tell test thin think tick tidy tie tighten tip top touch trace train
+  supply support swap sweep switch take talk tape taste text throw toss ping pop dump ditch bin grab nudge shove scrap mop tell test thin think tick tidy tie tighten tip top touch trace train
   transfer translate transport treat trim trust try tune turn type unload unpack update upgrade upload use verify visit wait wake
   walk warm warn wash watch water weigh weld widen wipe withdraw wrap write`
     .split(/\s+/)
@@ -69,8 +69,9 @@ export function isImperative(text: string, isAddressed = false): boolean {
   )
     return false;
   if (STATEMENT_START.test(text) || text.endsWith("?")) return false;
-  if (/^(?:do not|don['’]t|never|always|just|simply|kindly)\s+\w+/i.test(text))
-    return !/^(?:just|simply|always|never) (?:a|an|the|to|as|in|for)\b/i.test(text);
+  if (/^(?:do not|don['’]t|kindly)\s+\w+/i.test(text)) return true;
+  const soft = /^(?:just|simply|always|never)\s+([\p{L}-]+)/iu.exec(text);
+  if (soft) return VERBS.has(soft[1]!.toLowerCase());
   const [first = "", second = ""] = text.split(/\s+/);
   if (second === "") return false;
   if (/^(?:be so (?:kind|good)|be sure to|do (?!\w+ (?:not )?(?:think|know|mind))\w+)\b/i.test(text)) return true;

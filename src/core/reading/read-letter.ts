@@ -1,7 +1,7 @@
 import { baseSubject } from "../letters/base-subject";
 import type { Letter, TextPart } from "../letters/letter";
 import { splitText } from "../letters/split-text";
-import { findDates } from "../time/dates-in-words";
+import { type FoundDate, findDates } from "../time/dates-in-words";
 import { addDays, PLAIN_WEEK, type WorkingCalendar } from "../time/day";
 import { dayOf, type Moment, timeOf } from "../time/moment";
 import { findTimes } from "../time/rules/time-of-day";
@@ -130,9 +130,17 @@ const LOOKED_BACK = 400;
 const TIME_LIMIT = /\b(?:by|before|until|till|no later than)\s*$/i;
 
 /** The day by which something is due where no day is named: "by the same date", "before nine". */
-function dueByContext(kind: SlipKind, text: string, last: DueFound | null, from: Moment): DueFound | null {
+function dueByContext(
+  kind: SlipKind,
+  text: string,
+  last: DueFound | null,
+  before: () => readonly FoundDate[],
+  from: Moment,
+): DueFound | null {
   if (kind === "trouble" || kind === "question") return null;
-  const same = /\b(?:by|until|on) (?:the same (?:date|day)|then)\b/i.exec(text);
+  const same = /\b(?:by|until|on|before) (?:the same (?:date|day)|then|that (?:date|day))\b/i.exec(text);
+  const named = same && before().at(-1);
+  if (same && named) return { day: named.day, time: named.time, others: named.others, words: same[0] };
   if (same && last) return { ...last, words: same[0] };
   const limit = findTimes(text).find(
     (time) => TIME_LIMIT.test(text.slice(0, time.start)) || TIME_LIMIT.test(`${text.slice(time.start).split(" ")[0]} `),
@@ -205,19 +213,18 @@ export function readLetter(
     const leadDates =
       clause.lead && dates.length === 0 ? findDates(clause.lead, from, settings.calendar, settings.figures) : [];
     const back = found.kind !== "trouble" && countsBack(clause.text);
-    const before = back
-      ? findDates(
-          letter.text.slice(Math.max(0, clause.start - LOOKED_BACK), clause.start),
-          from,
-          settings.calendar,
-          settings.figures,
-        )
-      : [];
+    const before = () =>
+      findDates(
+        letter.text.slice(Math.max(0, clause.start - LOOKED_BACK), clause.start),
+        from,
+        settings.calendar,
+        settings.figures,
+      );
     const due: DueFound | null =
-      (back ? countedBack(clause.text, [...before, ...dates]) : null) ??
+      (back ? countedBack(clause.text, [...before(), ...dates]) : null) ??
       dueOf(found.kind, clause.text, dates) ??
       (leadDates.length > 0 ? dueOf(found.kind, clause.lead!, leadDates) : null) ??
-      dueByContext(found.kind, clause.text, lastDue, from);
+      dueByContext(found.kind, clause.text, lastDue, before, from);
     lastDue = due ?? lastDue;
     const said = priorityOf(clause.text);
     const owner = ownerOf(found.kind, clause, addressee?.person ?? null, ground);

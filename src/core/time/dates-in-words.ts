@@ -98,6 +98,10 @@ const NAMES_A_DAY = new RegExp(
   "i",
 );
 
+/** Words that the library takes for a day and that are none: "May I", "propose a day", "on the day". */
+const NAMES_NONE =
+  /^(?:may|march|sat|sun|mon|wed|(?:(?:on|in|for) )?(?:a|an|the|one|that|this) (?:day|month|fortnight))$/i;
+
 /** Words that put the day into the past: chrono's forward reading would turn them round. */
 const PAST = /\b(?:last|ago|yesterday|since|previous|every|each)\b/i;
 
@@ -125,7 +129,7 @@ export function findDates(
   for (const found of byLibrary(text, ground)) {
     const words = text.slice(found.start, found.end);
     if (PAST.test(words) || PAST.test(text.slice(Math.max(0, found.start - 8), found.start))) continue;
-    if (!NAMES_A_DAY.test(words) || /^(?:may|march|sat|sun|mon|wed)$/i.test(words)) continue;
+    if (!NAMES_A_DAY.test(words) || NAMES_NONE.test(words)) continue;
     finds.push({ ...found, rule: "chrono", rank: RULES.length });
   }
   finds.sort(
@@ -152,7 +156,8 @@ export function findDates(
     const said = near
       ? { start: Math.min(near.start, find.start), end: Math.max(near.end, find.end), time: near.time }
       : { start: find.start, end: find.end, time: null };
-    const moved = movedBefore(text.slice(0, find.start), find.reading);
+    // "Before tomorrow noon" is tomorrow.
+    const moved = said.time === null ? movedBefore(text.slice(0, find.start), find.reading) : find.reading;
     const conflict = conflictOf(text.slice(Math.max(0, find.start - 12), find.end), find.reading.day, ground);
     if (conflict)
       return {

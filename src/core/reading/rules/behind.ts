@@ -2,7 +2,7 @@ import type { KindRule } from "../kind-rule";
 import { isNoTrouble } from "../not-trouble";
 
 const BEHIND =
-  /\b(?:\w+ (?:minutes?|days?|weeks?|hours?|months?) (?:behind|late)|behind (?:schedule|plan|time)|running late|over(?:run|spent| budget)|delay(?:s|ed)?|held up|stuck|postponed|slipp(?:ed|ing)|slips? (?:a|by|to|on)|run(?:ning)? out of|ran out of|out of stock|sold out|double[- ]booked|short[- ]staffed|understaffed|off sick|called in sick|in hospital|broke down|fallen? (?:behind|through|ill)|falls? through|no-?show|pulled out|backed out|(?:has|have) (?:withdrawn|quit|resigned|walked off|gone under|died|let us down)|in the ditch|(?:is|are) (?:bad|worse|ill|sick|down)(?: again| today| with)|gone bankrupt|insolven\w+|on strike|walked out|handed in (?:his|her|their) notice|overbooked)\b/i;
+  /\b(?:\w+ (?:minutes?|days?|weeks?|hours?|months?) (?:behind|late)|behind (?:schedule|plan|time)|running late|over(?:run|spent| budget)|delay(?:s|ed)?|held up|stuck|postponed|slipp(?:ed|ing)|slips? (?:a|by|to|on)|run(?:ning)? out of|ran out of|out of stock|sold out|double[- ]booked|short[- ]staffed|understaffed|off sick|called in sick|in hospital|broke down|fallen? (?:behind|through|ill)|falls? through|no-?show|pulled out|backed out|(?:has|have) (?:withdrawn|quit|resigned|walked off|gone under|died|let us down)|in the ditch|(?:is|are) (?:bad|worse|ill|sick|down)(?: again| today| with)|gone bankrupt|insolven\w+|(?:on|a|the) strike\b|(?:staff|crew|team|people|drivers|colleagues) will be (?:out|off|away|missing)|walked out|handed in (?:his|her|their) notice|overbooked)\b/i;
 const PATTERNS = [BEHIND];
 
 /** Time and hands that are lacking: "two weeks behind", "the driver called in sick". */
