@@ -3,6 +3,7 @@ import fs from "node:fs";
 import type { Letter } from "../core/letters/letter";
 import { newText } from "../core/letters/new-text";
 import { parseLetter } from "../core/letters/parse-letter";
+import { languageOf } from "../core/reading/language";
 import { PLAIN_READING, readLetter } from "../core/reading/read-letter";
 import type { People } from "../core/reading/slip";
 import { figuresOf } from "../core/time/figures-order";
@@ -44,10 +45,11 @@ export async function readCommand(words: readonly string[]): Promise<number> {
         ? {
             ...at,
             text: newText(parsed.letter),
+            language: languageOf(newText(parsed.letter)),
             items: itemsOf(parsed.letter, people, has("lists")),
             problems: parsed.letter.problems,
           }
-        : { ...at, text: null, items: [], problems: [parsed.why] };
+        : { ...at, text: null, language: null, items: [], problems: [parsed.why] };
       if (!process.stdout.write(`${JSON.stringify(line)}\n`)) await once(process.stdout, "drain");
     }
   return 0;

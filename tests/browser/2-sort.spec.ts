@@ -269,3 +269,21 @@ test("a slip says why it is there; brushed off, it is doubted in the next letter
   await expect(slip).toBeVisible();
   await expect(slip).not.toContainText("not sure");
 });
+
+test("a letter in another language says so, instead of slips that are wrong", async ({ page }) => {
+  await comeInAs(page);
+  await bringIn(page, [
+    mailFile("brief.eml", [
+      "From: Gesa Brandt <gesa@holzhof.example>",
+      "To: ines@larkmoor.example",
+      "Subject: Zeichnung",
+      "Message-ID: <zeichnung@holzhof.example>",
+      "Date: Tue, 24 Nov 2026 11:05:00 +0100",
+      "",
+      "Bitte senden Sie uns die Zeichnung bis Freitag, wir haben sie noch nicht und der Tischler wartet auf uns.",
+    ]),
+  ]);
+  await openRow(page, /Gesa Brandt/);
+  await expect(page.getByText("Not read for slips: it is in German.")).toBeVisible();
+  await expect(page.getByRole("article", { name: /^Ask/ })).toHaveCount(0);
+});

@@ -9,6 +9,7 @@ import { type Clause, clausesIn } from "./clauses";
 import { countedBack, countsBack } from "./counted-back";
 import { dueOf } from "./due";
 import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
+import { isReadable } from "./language";
 import { calledAt, ownerOf } from "./owner";
 import { priorityOf } from "./priority";
 import { KIND_RULES } from "./rules/list";
@@ -115,9 +116,13 @@ function kindOf(clause: Clause, ground: LetterGround): { kind: SlipKind; rule: K
   return null;
 }
 
+function textOf(text: string, parts: readonly TextPart[]): string {
+  return parts.map((part) => text.slice(part.start, part.end)).join("\n");
+}
+
 /** A letter to everybody with a way out of the list is an advert, though its headers do not say so. */
 function isAdvert(text: string, parts: readonly TextPart[]): boolean {
-  const fresh = parts.map((part) => text.slice(part.start, part.end)).join("\n");
+  const fresh = textOf(text, parts);
   return /\b(?:unsubscribe|opt[- ]out|manage (?:your )?preferences|view (?:this )?(?:e-?mail )?in (?:your )?browser)\b/i.test(
     fresh,
   );
@@ -194,7 +199,7 @@ export function readLetter(
 ): FoundSlip[] {
   if (letter.automatic && !(letter.automatic === "list" && settings.readsLists)) return [];
   const { parts, ground, from } = readingOf(letter, people, sent);
-  if (isAdvert(letter.text, parts)) return [];
+  if (isAdvert(letter.text, parts) || !isReadable(textOf(letter.text, parts))) return [];
   const everyone = [...people.team, ...people.outside];
   const isUrgentLetter = letter.isUrgent || priorityOf(letter.subject) === "high";
   const isOurs = people.team.some((person) => person.id === ground.writer?.id);

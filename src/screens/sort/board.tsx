@@ -1,6 +1,8 @@
 "use client";
 
 import { useRef, useState } from "react";
+import { newText } from "../../core/letters/new-text";
+import { languageOf } from "../../core/reading/language";
 import { isSure } from "../../core/reading/slip";
 import { sayDay } from "../../core/time/say-day";
 import type { ConversationView, SlipView } from "../../core/views/views";
@@ -72,6 +74,14 @@ function OpenBoard({
   const numbers = numbersOf(conversation.slips);
   const { outside } = conversation;
   const lit = open.find((slip) => slip.id === chosenId) ?? open[0] ?? null;
+  const foreign = [
+    ...new Set(
+      conversation.letters.flatMap((letter) => {
+        const language = letter.automatic === null ? languageOf(newText(letter)) : null;
+        return language === null || language === "English" ? [] : [language];
+      }),
+    ),
+  ];
   const away = outside.filter((one) => one.awayUntil !== null && one.awayUntil >= today);
   const isHere = conversation.place === "sort";
 
@@ -169,6 +179,11 @@ function OpenBoard({
           />
         </b>
       </div>
+      {foreign.length > 0 && (
+        <div className="mt-[5px] text-[12px] text-soft">
+          <b className="text-ink">Not read for slips:</b> it is in {foreign.join(" and ")}.
+        </div>
+      )}
       {away.map((one) => (
         <div key={one.id} className="mt-[5px] truncate text-[12px] text-soft">
           <b className="text-ink">{one.name}</b> is away until {sayDay(one.awayUntil!, today)}
