@@ -9,6 +9,17 @@ async function personAt(browser: Browser, name: string, path: string): Promise<P
   return page;
 }
 
+/** The post room, and two people at Sort. */
+async function roomAndTwo(browser: Browser): Promise<{ room: Page; ines: Page; suki: Page }> {
+  const room = await (await browser.newContext()).newPage();
+  await room.goto("/post-room");
+  return {
+    room,
+    ines: await personAt(browser, "Ines Valdarno", "/sort"),
+    suki: await personAt(browser, "Suki Aldane", "/sort"),
+  };
+}
+
 async function anHourGoesBy(room: Page): Promise<void> {
   const passed = room.waitForResponse(
     (one) => one.url().endsWith("/api/post-room") && one.request().method() === "POST",
@@ -36,10 +47,7 @@ test("a letter arrives at two people, is kept and written back to; the answer st
   browser,
 }) => {
   test.setTimeout(120_000);
-  const room = await (await browser.newContext()).newPage();
-  await room.goto("/post-room");
-  const ines = await personAt(browser, "Ines Valdarno", "/sort");
-  const suki = await personAt(browser, "Suki Aldane", "/sort");
+  const { room, ines, suki } = await roomAndTwo(browser);
 
   await postAs(
     room,
@@ -106,10 +114,7 @@ test("a letter arrives at two people, is kept and written back to; the answer st
 });
 
 test("what lies in somebody's own mailbox comes to them alone, until it is put on a task", async ({ browser }) => {
-  const room = await (await browser.newContext()).newPage();
-  await room.goto("/post-room");
-  const ines = await personAt(browser, "Ines Valdarno", "/sort");
-  const suki = await personAt(browser, "Suki Aldane", "/sort");
+  const { room, ines, suki } = await roomAndTwo(browser);
   await postAs(
     room,
     "Perpetua Nnadi · answers at once",

@@ -159,25 +159,18 @@ export function findDates(
     // "Before tomorrow noon" is tomorrow.
     const moved = said.time === null ? movedBefore(text.slice(0, find.start), find.reading) : find.reading;
     const conflict = conflictOf(text.slice(Math.max(0, find.start - 12), find.end), find.reading.day, ground);
-    if (conflict)
-      return {
-        start: said.start,
-        end: said.end,
-        words: text.slice(said.start, said.end),
-        day: moved.day,
-        time: said.time,
-        others: [...new Set([...conflict.days, ...(moved.others ?? [])])].filter((day) => day !== moved.day),
-        rule: find.rule,
-        conflict: conflict.says,
-      };
+    const others = [...new Set([...(conflict?.days ?? []), ...(moved.others ?? [])])].filter(
+      (day) => day !== moved.day,
+    );
     return {
       start: said.start,
       end: said.end,
       words: text.slice(said.start, said.end),
       day: moved.day,
       time: said.time,
-      others: moved.others ?? [],
+      others,
       rule: find.rule,
+      ...(conflict ? { conflict: conflict.says } : {}),
     };
   });
 }
