@@ -41,7 +41,7 @@ describe("what people teach by brushing off and keeping", () => {
   });
 
   test("set words are nothing as soon as they were brushed off once", () => {
-    const phrase = phraseOf("Please consider the environment before you print this letter.");
+    const phrase = phraseOf("Please consider the environment before you print this letter or its files.");
     expect(effectOf(lesson({ phrase, brushedOff: 1 }))).toBe("not proposed");
     expect(effectOf(lesson({ phrase, brushedOff: 1, kept: 1 }))).toBeNull();
   });

@@ -18,7 +18,7 @@ export type LessonEffect = "not proposed" | "unsure" | null;
 const LONGEST_PHRASE = 200;
 
 /** Characters from which a phrase that comes again is set words; a shorter one can be meant anew each time. */
-const SET_WORDS = 40;
+const SET_WORDS = 60;
 /** Brushed off as often, a short phrase of one writer is nothing too; until then it is doubted. */
 const ENOUGH_OF_A_SHORT_PHRASE = 3;
 
