@@ -39,7 +39,9 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
     const done = await brushOff(slip!);
     if (!done.ok) throw new Error(done.says);
     expect(await comes("Please quote order 119 in all letters and on all bills to our house.")).toEqual([]);
-    expect(await comes("Please quote order 7 in all letters and on all bills to our house.", "bo@oak.example")).toHaveLength(1);
+    expect(
+      await comes("Please quote order 7 in all letters and on all bills to our house.", "bo@oak.example"),
+    ).toHaveLength(1);
     expect(await comes("Please send order 119 by Friday.")).toHaveLength(1);
     expect(await learntFor(house.db, viewer())).toMatchObject([
       {
@@ -58,11 +60,19 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
   test("it can be unlearnt and learnt again", async () => {
     const [slip] = await comes("Please mind our new opening hours in summer and on bank holidays.", "cy@elm.example");
     await brushOff(slip!);
-    const lesson = { writer: "cy@elm.example", rule: null, phrase: "please mind our new opening hours in summer and on bank holidays." };
+    const lesson = {
+      writer: "cy@elm.example",
+      rule: null,
+      phrase: "please mind our new opening hours in summer and on bank holidays.",
+    };
     expect(await setUnlearnt(house.db, viewer(), { ...lesson, isUnlearnt: true })).toBe(1);
-    expect(await comes("Please mind our new opening hours in summer and on bank holidays.", "cy@elm.example")).toHaveLength(1);
+    expect(
+      await comes("Please mind our new opening hours in summer and on bank holidays.", "cy@elm.example"),
+    ).toHaveLength(1);
     expect(await setUnlearnt(house.db, viewer(), { ...lesson, isUnlearnt: false })).toBeGreaterThan(0);
-    expect(await comes("Please mind our new opening hours in summer and on bank holidays.", "cy@elm.example")).toEqual([]);
+    expect(await comes("Please mind our new opening hours in summer and on bank holidays.", "cy@elm.example")).toEqual(
+      [],
+    );
   });
 
   test("what is always brushed off of one writer is doubted, then left out, after 200 too; others are read as before", async () => {
@@ -84,7 +94,11 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
 
   test("what was learnt from somebody's own letters is shown to them alone", async () => {
     const own = await wayInNamed(house.db, "Ines's own", "mailbox", house.ines);
-    const [slip] = await comes("Please water my private plants on the balcony while I am travelling.", "eve@ash.example", own);
+    const [slip] = await comes(
+      "Please water my private plants on the balcony while I am travelling.",
+      "eve@ash.example",
+      own,
+    );
     await brushOff(slip!);
     const seen = async (personId: string) =>
       (await learntFor(house.db, { personId })).some((one) => one.writer === "eve@ash.example");
