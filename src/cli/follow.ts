@@ -3,24 +3,33 @@ import fs from "node:fs";
 import path from "node:path";
 import { Following } from "../core/following/follow";
 import type { Letter } from "../core/letters/letter";
-import { parseLetter } from "../core/letters/parse-letter";
+import { type ParsedLetter, parseLetter } from "../core/letters/parse-letter";
 import { PLAIN_READING } from "../core/reading/read-letter";
 import { messagesUnder } from "../post/mail-files";
 import { readWords } from "./options";
 import { readPeopleFile } from "./people-file";
 import { WrongCall } from "./wrong-call";
 
+/** A file of a conversation: its letter, or why it is none. */
+interface Filed {
+  readonly file: string;
+  readonly letter: Letter | null;
+  readonly why: string | null;
+}
+
 /** Letters of a folder in the order of their dates; those of one instant in the order of their files. */
-async function lettersOf(folder: string): Promise<{ file: string; letter: Letter }[]> {
-  const letters: { file: string; letter: Letter }[] = [];
+async function lettersOf(folder: string): Promise<Filed[]> {
+  const letters: Filed[] = [];
   for await (const found of messagesUnder(folder)) {
-    if (!found.raw) continue;
-    const parsed = await parseLetter(found.raw);
+    const parsed: ParsedLetter = found.raw
+      ? await parseLetter(found.raw)
+      : { ok: false, why: found.why ?? "It cannot be read." };
     const file = path.join(path.basename(path.resolve(folder)), path.relative(folder, found.file));
-    if (parsed.ok) letters.push({ file, letter: parsed.letter });
+    letters.push(parsed.ok ? { file, letter: parsed.letter, why: null } : { file, letter: null, why: parsed.why });
   }
   return letters.sort(
-    (a, b) => (a.letter.sentAt ?? 0) - (b.letter.sentAt ?? 0) || a.file.localeCompare(b.file, "en", { numeric: true }),
+    (a, b) =>
+      (a.letter?.sentAt ?? 0) - (b.letter?.sentAt ?? 0) || a.file.localeCompare(b.file, "en", { numeric: true }),
   );
 }
 
@@ -33,8 +42,8 @@ export async function followCommand(words: readonly string[]): Promise<number> {
   const people = readPeopleFile(value("people"));
   for (const folder of paths) {
     const following = new Following(people, PLAIN_READING);
-    for (const { file, letter } of await lettersOf(folder)) {
-      const { opens, changes } = following.read(letter);
+    for (const { file, letter, why } of await lettersOf(folder)) {
+      const { opens, changes } = letter ? following.read(letter) : { opens: [], changes: [] };
       const line = {
         file,
         opens: opens.map(({ id, kind, quote, owner, due }) => ({ id, kind, quote, owner, due })),
@@ -46,6 +55,7 @@ export async function followCommand(words: readonly string[]): Promise<number> {
           quote,
           reason,
         })),
+        problems: why === null ? [] : [why],
       };
       if (!process.stdout.write(`${JSON.stringify(line)}\n`)) await once(process.stdout, "drain");
     }

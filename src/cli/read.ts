@@ -6,7 +6,6 @@ import { parseLetter } from "../core/letters/parse-letter";
 import { languageOf } from "../core/reading/language";
 import { PLAIN_READING, readLetter } from "../core/reading/read-letter";
 import type { People } from "../core/reading/slip";
-import { figuresOf } from "../core/time/figures-order";
 import { messagesUnder } from "../post/mail-files";
 import { readWords } from "./options";
 import { readPeopleFile } from "./people-file";
@@ -15,7 +14,7 @@ import { WrongCall } from "./wrong-call";
 /** What is found in a letter, as it is printed. */
 function itemsOf(letter: Letter, people: People, readsLists: boolean) {
   const sent = { at: letter.sentAt ?? 0, zone: letter.offset };
-  const settings = { ...PLAIN_READING, figures: figuresOf(letter.offset), readsLists };
+  const settings = { ...PLAIN_READING, readsLists };
   return readLetter(letter, people, sent, settings).map((slip) => ({
     kind: slip.kind,
     quote: letter.text.slice(slip.start, slip.end),

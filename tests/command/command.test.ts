@@ -323,7 +323,10 @@ describe("jam read, jam follow and jam when", () => {
     expect(letters.map((one) => one.file)).toEqual(["talk/a.eml", "talk/b.eml", "talk/c.eml"]);
     expect(letters[0]).toMatchObject({ opens: [{ id: "1-1", kind: "ask", due: "2026-11-27" }], changes: [] });
     expect(letters[1]).toMatchObject({ opens: [], changes: [{ item: "1-1", change: "moved", due: "2026-11-30" }] });
-    expect(letters[2]).toMatchObject({ opens: [], changes: [] });
+    expect(letters[2]).toMatchObject({ opens: [], changes: [], problems: [] });
+    box.write("talk/d.eml", "");
+    const more = objects(jam.run(["follow", "--json", path.join(box.folder, "talk")]).out);
+    expect(more.find((one) => one.file === "talk/d.eml")).toMatchObject({ problems: [expect.any(String)] });
   });
 
   test("days in words, counted from an instant where it is; what is no day says so", () => {

@@ -60,3 +60,10 @@ test("a thread that is stopped in the middle of its work leaves nothing hanging"
   expect((await parsing).letters).toHaveLength(200);
   await stopped.stop();
 });
+
+test("however many batches wait at once, each is read; what the thread has forgotten is parsed anew", async () => {
+  const many = Array.from({ length: 90 }, (_, i) => [letter(`Could you send number ${i} by Friday?`)]);
+  const batches = await Promise.all(many.map((one) => thread.parse(one)));
+  const read = await Promise.all(batches.map((batch) => batch.read(ask)));
+  expect(read.map(([one]) => one!.found.length)).toEqual(many.map(() => 1));
+});

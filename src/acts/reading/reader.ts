@@ -5,7 +5,6 @@ import { type Lesson, withLessons } from "../../core/reading/lessons";
 import { readLetter } from "../../core/reading/read-letter";
 import type { FoundSlip } from "../../core/reading/slip";
 import type { Day } from "../../core/time/day";
-import { figuresOf } from "../../core/time/figures-order";
 import type { Moment } from "../../core/time/moment";
 import type { IntakeHouse } from "../intake-house";
 import { participantsOf } from "./participants";
@@ -49,9 +48,7 @@ function momentOf(letter: Letter, house: IntakeHouse, now: number): Moment {
 
 /** Reads one letter. Reading is an offer: a letter that trips the reader is kept and sorted by hand. */
 function understand(letter: Letter, { house, names, lessons, now, isOurs }: ReadingAsk): Understood {
-  // Writers overseas order figures in their own way.
-  const figures = figuresOf(letter.offset) === "mdy" ? "mdy" : house.figures;
-  const settings = { calendar: house.calendar, figures };
+  const settings = { calendar: house.calendar, figures: house.figures };
   const moment = momentOf(letter, house, now);
   const outside = participantsOf(letter)
     .filter((who) => !house.team.some((person) => person.address === who.address))

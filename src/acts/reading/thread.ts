@@ -58,16 +58,18 @@ export class ReadingThread implements Reader {
     await worker?.terminate();
   }
 
-  private async parseOnce(raws: readonly Uint8Array[], longest: number): Promise<ParsedBatch> {
+  /** @param isAlone whether it is one message by itself after a fault: then a second fault gives it up */
+  private async parseOnce(raws: readonly Uint8Array[], longest: number, isAlone = false): Promise<ParsedBatch> {
     const id = ++this.count;
     const answer = await this.ask({ id, do: "parse", raws }, longest);
     const letters = answer.result as readonly ParsedLetter[];
     return {
       letters,
       read: async (about) => {
-        const nothing = letters.map(() => NOTHING_READ);
         const read = await this.ask({ id: ++this.count, do: "read", batch: id, about }, longest).catch(() => null);
-        return (read?.result as readonly Understood[] | null | undefined) ?? nothing;
+        if (read?.result) return read.result as readonly Understood[];
+        // The thread hung, or was started anew and forgot the batch: again letter by letter, and each only once.
+        return isAlone ? [NOTHING_READ] : (await this.parseOneByOne(raws)).read(about);
       },
     };
   }
@@ -78,7 +80,7 @@ export class ReadingThread implements Reader {
     const batches: ParsedBatch[] = [];
     for (const raw of raws)
       batches.push(
-        await this.parseOnce([raw], this.longest.letter).catch(
+        await this.parseOnce([raw], this.longest.letter, true).catch(
           (): ParsedBatch => ({ letters: [{ ok: false, why: TOO_SLOW }], read: async () => [NOTHING_READ] }),
         ),
       );

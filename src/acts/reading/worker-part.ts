@@ -2,9 +2,9 @@ import { parentPort } from "node:worker_threads";
 import { inProcess, type ParsedBatch } from "./reader";
 import type { ThreadAnswer, ThreadAsk } from "./thread";
 
-/** Batches that were parsed and are still to be read. Few: the main thread asks for each before long, or lets it go. */
+/** Batches that were parsed and are still to be read; of too many at once the oldest are forgotten, and then parsed anew. */
 const waiting = new Map<number, ParsedBatch>();
-const MOST_WAITING = 8;
+const MOST_WAITING = 64;
 
 async function answerTo(ask: ThreadAsk): Promise<ThreadAnswer["result"]> {
   if (ask.do === "parse") {

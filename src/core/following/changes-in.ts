@@ -62,9 +62,7 @@ const HEADING = /^(?:as (?:for|to|regards)|about|regarding|concerning|on)\b|[:]$
 
 /** The day by which the rest of something comes: said after the words that speak of it. */
 function dueOfRest(context: FollowContext, text: string): DueFound | null {
-  const at = /\b(?:will|follow\w*|comes?|you['’]ll|get|rest|others?|balance|remain\w*|sister|half|until)\b/i.exec(
-    text,
-  )?.index;
+  const at = /\b(?:will|follow\w*|comes?|you['’]ll|get|rest|others?|balance|remain\w*|half|until)\b/i.exec(text)?.index;
   return at === undefined ? null : dueIn(context, text.slice(at));
 }
 

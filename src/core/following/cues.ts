@@ -22,13 +22,13 @@ export const OWNER_CUES: readonly Cue[] = [
     change: "part",
     name: "a part of it",
     pattern:
-      /\b(?:(?:the|its|their) (?:rest|others?|other half|remainder|balance|remaining|sister|second half|second one|other one|other \w+)\b|half of (?:it|them|the)\b|(?:some|most|part|parts|one|two|three|four|five|six|seven|eight|nine|ten|\d+) (?:kg |kilos? |boxes |pieces )?of (?:the|them|your|those|these|it)\b|only \d+|the first (?:half|part|batch|two|three|four|five|six|\d+)\b|so far\b|as far as|from \w to \w\b|\d+ to \d+\b|is still with\b|still (?:to come|missing|outstanding|open)|(?:the )?others (?:follow|were|are|will)|all (?:but|except)\b)/i,
+      /\b(?:(?:the|its|their) (?:rest|others?|other half|remainder|balance|remaining|second half|second one|other one|other \w+)\b|half of (?:it|them|the)\b|(?:some|most|part|parts|one|two|three|four|five|six|seven|eight|nine|ten|\d+) (?:kg |kilos? |boxes |pieces )?of (?:the|them|your|those|these|it)\b|only \d+|the first (?:half|part|batch|two|three|four|five|six|\d+)\b|so far\b|as far as|from \w to \w\b|\d+ to \d+\b|is still with\b|still (?:to come|missing|outstanding|open)|(?:the )?others (?:follow|were|are|will)|all (?:but|except)\b)/i,
   },
   {
     change: "done",
     name: "it has been done",
     pattern: new RegExp(
-      `\\b(?:(?:attached|enclosed|herewith|here (?:you are|you go|it is|they are|is the|are the|comes?))\\b|(?:see|find|in|with) (?:the )?(?:attach\\w+|enclos\\w+)|(?:has|have|had|['’]s|['’]ve|is|are|was|were|got|been|now|all|already|just)\\s+(?:(?:now|already|just|also|all|both|been|safely|duly|finally|yesterday)\\s+)*(?:${DONE_VERB})\\b|(?:i|we|he|she|they)\\s+(?:(?:already|just|also)\\s+)?(?:sent|posted|emailed|mailed|delivered|shipped|dispatched|booked|ordered|paid|finished|signed|fixed|called|rang|phoned|wrote|did|made|packed|handed|uploaded|checked|put|took|told|asked|spoke|left|brought|dropped)\\b|went (?:with|out|off|by|to|on|this|yesterday|into)\\b|left (?:us|here|with|by|the|this|yesterday|on)\\b|(?:is|are|['’]s|['’]re) (?:on (?:its|their|the) (?:way|truck|road|boat|van|lorry)|in (?:the|your) (?:post|mail|inbox|folder|bag)|(?:in|on|at) your \\w+|done|ready|finished|complete|sorted|settled|back|in place|up again|open again|running|silent|dry)\\b|(?:^|[,:]\\s*)(?:done|sorted|fixed|finished|booked|paid|sent|signed|posted|${"checked"})\\b|arrived\\b|^(?:(?:the|your|our)\\s+)?[\\w-]+(?:\\s+[\\w-]+)?\\s+(?:${DONE_VERB})(?=[\\s]*(?:$|[.,;:!]))|(?:^|\\b)here\\.?$|will find (?:it|them) (?:attached|in)|yours to keep)`,
+      `\\b(?:(?:attached|enclosed|herewith|here (?:you are|you go|it is|they are|is the|are the|comes?))\\b|(?:see|find|in|with) (?:the )?(?:attach\\w+|enclos\\w+)|(?:has|have|had|['’]s|['’]ve|is|are|was|were|got|been|now|all|already|just)\\s+(?:(?:now|already|just|also|all|both|been|safely|duly|finally|yesterday)\\s+)*(?:${DONE_VERB})\\b|(?:i|we|he|she|they)\\s+(?:(?:already|just|also)\\s+)?(?:sent|posted|emailed|mailed|delivered|shipped|dispatched|booked|ordered|paid|finished|signed|fixed|called|rang|phoned|wrote|did|made|packed|handed|uploaded|checked|put|took|told|asked|spoke|left|brought|dropped)\\b|went (?:with|out|off|by|to|on|this|yesterday|into)\\b|left (?:us|here|with|by|the|this|yesterday|on)\\b|(?:is|are|['’]s|['’]re) (?:on (?:its|their|the) (?:way|truck|road|boat|van|lorry)|in (?:the|your) (?:post|mail|inbox|folder|bag)|(?:in|on|at) your \\w+|done|ready|finished|complete|sorted|settled|back|in place|running)\\b|(?:^|[,:]\\s*)(?:done|sorted|fixed|finished|booked|paid|sent|signed|posted|checked)\\b|arrived\\b|^(?:(?:the|your|our)\\s+)?[\\w-]+(?:\\s+[\\w-]+)?\\s+(?:${DONE_VERB})(?=[\\s]*(?:$|[.,;:!]))|(?:^|\\b)here\\.?$|will find (?:it|them) (?:attached|in))`,
       "i",
     ),
   },
@@ -42,7 +42,7 @@ export const OWNER_CUES: readonly Cue[] = [
     change: "promised",
     name: "it will be done",
     pattern:
-      /(?:\b(?:i|we|you|he|she|it|they|that|this|one|ones|\w+s?)(?:['’]ll| will| shall)\b(?! not\b)|\bwill (?:be|do|send|get|have|follow|come|go|leave|reach|ring|write|arrive|bolt|bring|check|ask|make|fix|post)\b|\b(?:follows?|comes?|leaves?) (?:on|by|tomorrow|today|tonight|next|this|with|mon|tues|wednes|thurs|fri)\w*|\bgets? done\b|\bon it\b|\bconsider it done\b|\bwith (?:great )?pleasure\b|\bgladly\b|\bof course\b|\bno problem\b|\bcertainly\b|^(?:yes|ok|okay|sure|agreed|yep|right|fine|will do|done deal|absolutely)\b|\bit is[.!]?$|\bcan do\b|\bam (?:going to|about to)\b|['’]m on\b|\bin the (?:book|diary|plan) for\b)/i,
+      /(?:\b(?:i|we|you|he|she|it|they|that|this|one|ones|\w+s?)(?:['’]ll| will| shall)\b(?! not\b)|\bwill (?:be|do|send|get|have|follow|come|go|leave|reach|ring|write|arrive|bring|check|ask|make|fix|post)\b|\b(?:follows?|comes?|leaves?) (?:on|by|tomorrow|today|tonight|next|this|with|mon|tues|wednes|thurs|fri)\w*|\bgets? done\b|\bon it\b|\bconsider it done\b|\bwith (?:great )?pleasure\b|\bgladly\b|\bof course\b|\bno problem\b|\bcertainly\b|^(?:yes|ok|okay|sure|agreed|yep|right|fine|will do|done deal|absolutely)\b|\bit is[.!]?$|\bcan do\b|\bam (?:going to|about to)\b|['’]m on\b|\bin the (?:book|diary|plan) for\b)/i,
   },
 ];
 
@@ -64,7 +64,7 @@ export const ASKER_CUES: readonly Cue[] = [
     change: "done",
     name: "it has arrived",
     pattern:
-      /(?:^(?:got|received)\b|\b(?:i|we)(?:['’]ve| have)? (?:just |now )?(?:got|received) (?:it|them|the|your|both|all)\b|\b(?:has|have|is|are) (?:now |just |all |both |safely )?(?:arrived|here|come|in)\b|\barrived (?:this|today|yesterday|safely|on|in|at)\b|\bcame (?:this|today|yesterday|with|in)\b|\b(?:works?|fits?|holds?|runs?) (?:now|again|perfectly|well|like)\b|\bis (?:in and|sorted|settled|solved|fixed|silent)\b|['’]s (?:in and|sorted|settled|solved|fixed|silent|been)\b|\b(?:hold|holds|works|work)\.?$|picked up\b)/i,
+      /(?:^(?:got|received)\b|\b(?:i|we)(?:['’]ve| have)? (?:just |now )?(?:got|received) (?:it|them|the|your|both|all)\b|\b(?:has|have|is|are) (?:now |just |all |both |safely )?(?:arrived|here|come|in)\b|\barrived (?:this|today|yesterday|safely|on|in|at)\b|\bcame (?:this|today|yesterday|with|in)\b|\b(?:works?|fits?|holds?|runs?) (?:now|again|perfectly|well|like)\b|\bis (?:in and|sorted|settled|solved|fixed)\b|['’]s (?:in and|sorted|settled|solved|fixed)\b|\b(?:hold|holds|works|work)\.?$|picked up\b)/i,
   },
   {
     change: "moved",

@@ -1,5 +1,5 @@
 import type { Letter } from "../letters/letter";
-import { PLAIN_READING, type ReadingSettings, readLetter } from "../reading/read-letter";
+import { forWriter, PLAIN_READING, type ReadingSettings, readLetter } from "../reading/read-letter";
 import type { People } from "../reading/slip";
 import { changesIn } from "./changes-in";
 import type { ItemChange, OpenItem } from "./item";
@@ -45,7 +45,7 @@ export class Following {
       segments: segmentsOf(letter.text, letter.parts),
       sent,
       people: this.people,
-      settings: this.settings,
+      settings: forWriter(this.settings, letter),
       sides: this.sides,
     };
     const opened = openedBy(context, open, slips, changesIn(context, open, slips));

@@ -8,8 +8,8 @@ const GIVEN_TO =
 const COLLEAGUE = /\b(?:my|our|a) (?:colleague|boss|bookkeeper|partner|office|workshop|\w+ department)\b/i;
 
 /**
- * Who takes a thing over by the words of a segment: somebody named who is neither the writer nor the one who asked. `null`
- * where nobody does; `unnamed` where it is "my colleague".
+ * Who takes a thing over by the words of a segment: somebody named who is neither the writer nor the one who asked; `person`
+ * is null where it is "my colleague" without a name. Null where nobody takes it over.
  */
 export function passedTo(
   text: string,

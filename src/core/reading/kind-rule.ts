@@ -12,7 +12,7 @@ export interface LetterGround {
 export interface KindRule {
   /** What it goes by, in words that people are shown: "because: a polite request". */
   readonly name: string;
-  /** The share of what it finds that is right, from 0 to 1, as measured on labelled letters. */
+  /** How sure it is, from 0 to 1: an estimate, held below what it reaches on labelled letters, which are not strangers'. */
   readonly confidence: number;
   find(clause: Clause, ground: LetterGround): SlipKind | "nothing" | null;
 }

@@ -22,9 +22,9 @@ const SET_WORDS = 60;
 /** Brushed off as often, a short phrase of one writer is nothing too; until then it is doubted. */
 const ENOUGH_OF_A_SHORT_PHRASE = 3;
 
-/** Different people's brushing off after which a phrase is nothing, whoever writes it. */
+/** Brushed off as often, in whosever letters, a phrase is nothing from anybody. */
 const ENOUGH_OF_A_PHRASE = 3;
-/** Brushed off in a row, never kept: from then on what the rule finds with this writer is unsure, and then nothing. */
+/** Brushed off as often and never kept, what a rule finds with a writer is unsure, and later nothing. */
 const ENOUGH_TO_DOUBT = 4;
 const ENOUGH_TO_STOP = 10;
 
@@ -65,6 +65,8 @@ export function withLessons(
       .filter((lesson) => (lesson.phrase === null ? lesson.rule === slip.rule : lesson.phrase === phrase))
       .map(effectOf);
     if (effects.includes("not proposed")) return [];
-    return [effects.includes("unsure") ? { ...slip, confidence: Math.min(slip.confidence, DOUBTED) } : slip];
+    if (!effects.includes("unsure")) return [slip];
+    const reason = `${slip.reason}; but like passages of this writer were brushed off`;
+    return [{ ...slip, reason, confidence: Math.min(slip.confidence, DOUBTED) }];
   });
 }

@@ -3,6 +3,7 @@ import type { Letter, TextPart } from "../letters/letter";
 import { splitText } from "../letters/split-text";
 import { type FoundDate, findDates } from "../time/dates-in-words";
 import { addDays, PLAIN_WEEK, type WorkingCalendar } from "../time/day";
+import { figuresOf } from "../time/figures-order";
 import { dayOf, type Moment, timeOf } from "../time/moment";
 import { findTimes } from "../time/rules/time-of-day";
 import { type Clause, clausesIn } from "./clauses";
@@ -29,6 +30,11 @@ export interface ReadingSettings {
   readonly figures: "dmy" | "mdy";
   /** Whether letters of discussion lists are read too; otherwise they ask nothing, like all that programs hand on (RFC 2369, 2919). */
   readonly readsLists?: boolean;
+}
+
+/** The settings for one letter: writers overseas order figures in their own way. */
+export function forWriter(house: ReadingSettings, { offset }: Pick<Letter, "offset">): ReadingSettings {
+  return { ...house, figures: figuresOf(offset, house.figures) };
 }
 
 export const PLAIN_READING: ReadingSettings = { calendar: PLAIN_WEEK, figures: "dmy" };
@@ -195,8 +201,9 @@ export function readLetter(
   letter: Letter,
   people: People,
   sent: Moment,
-  settings: ReadingSettings = PLAIN_READING,
+  house: ReadingSettings = PLAIN_READING,
 ): FoundSlip[] {
+  const settings = forWriter(house, letter);
   if (letter.automatic && !(letter.automatic === "list" && settings.readsLists)) return [];
   const { parts, ground, from } = readingOf(letter, people, sent);
   if (isAdvert(letter.text, parts) || !isReadable(textOf(letter.text, parts))) return [];

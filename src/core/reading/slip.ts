@@ -52,6 +52,6 @@ export interface FoundSlip {
   readonly rule: string;
   /** Why it is proposed, in words: "because: a polite request, “Mira” is named, “by Friday”". */
   readonly reason: string;
-  /** How sure the reader is, from 0 to 1: the share of like passages that people have kept as they were read. */
+  /** How sure the reader is, from 0 to 1: as its rule is, or less where people brushed like passages off. */
   readonly confidence: number;
 }

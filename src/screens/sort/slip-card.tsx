@@ -157,8 +157,7 @@ export function SlipCard(props: {
       )}
       {isLit && isWhyShown && (
         <p className="mt-1 border-t border-hairline pt-1 text-[12px] leading-[16px] text-soft">
-          Because: {slip.reason}.{" "}
-          {slip.madeBy === "reader" && `Right in about ${Math.round(slip.confidence * 100)} of 100 such passages.`}
+          Because: {slip.reason}. {isUnsure && "The reader is often wrong about such passages."}
           {slip.otherDays.length > 0 &&
             ` The day could also be ${slip.otherDays
               .slice(0, 3)

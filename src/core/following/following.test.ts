@@ -1,0 +1,145 @@
+import fc from "fast-check";
+import { describe, expect, test } from "vitest";
+import type { Letter } from "../letters/letter";
+import { parseLetter } from "../letters/parse-letter";
+import type { People } from "../reading/slip";
+import { Following, followConversation } from "./follow";
+import { passedTo } from "./passed-to";
+import { Sides } from "./sides";
+import { tellingWords } from "./telling-words";
+
+// A bindery: another trade than the demo's and than the labelled letters'. What happens to what is open is common practice
+// of offices; each letter was written for what it does before it was tried.
+const person = (key: string, name: string, house: string) => ({ id: key, name, address: `${key}@${house}.example` });
+const people: People = {
+  team: [person("wil", "Wil Tarn", "bindery"), person("oda", "Oda Pike", "bindery")],
+  outside: [person("hugh", "Hugh Marl", "archive")],
+};
+const WIL = "wil@bindery.example";
+const ODA = "oda@bindery.example";
+const HUGH = "hugh@archive.example";
+
+async function letter(day: number, from: string, to: string, text: string, more = ""): Promise<Letter> {
+  const date = new Date(Date.UTC(2026, 10, day, 9)).toUTCString().replace("GMT", "+0000");
+  const raw = `From: ${from}\r\nTo: ${to}\r\nDate: ${date}\r\nSubject: Ledgers\r\n${more}\r\n${text}\r\n`;
+  const parsed = await parseLetter(Buffer.from(raw));
+  if (!parsed.ok) throw new Error(parsed.why);
+  return parsed.letter;
+}
+
+/** What a second letter does to what the first one opened: "kind of change, day, owner" by the place of the item. */
+async function after(first: string, from: string, second: string, more = "") {
+  const [opened, then] = followConversation(
+    [await letter(2, HUGH, WIL, first), await letter(3, from, from === HUGH ? WIL : HUGH, second, more)],
+    people,
+  );
+  const placeOf = new Map(opened!.opens.map((item, i) => [item.id, i + 1]));
+  return {
+    opened: opened!.opens.length,
+    opens: then!.opens.map((item) => item.kind),
+    changes: then!.changes.map((one) => [placeOf.get(one.item), one.change, one.due, one.owner]),
+  };
+}
+
+const TWO = "Could you rebind the two ledgers by Friday? Please also send the price of the vellum.";
+
+describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
+  test.each([
+    ["The ledgers will be with you on Friday.", [[1, "promised", "2026-11-06", null]]],
+    ["The ledgers need another week, you will have them on the 13th.", [[1, "moved", "2026-11-13", null]]],
+    ["The vellum price is attached.", [[2, "done", null, null]]],
+    ["I am afraid we cannot rebind the ledgers.", [[1, "declined", null, null]]],
+    ["Oda does the vellum, she will write to you.", [[2, "passed", null, ODA]]],
+    ["2: attached.", [[2, "done", null, null]]],
+    ["One of the ledgers was posted today, the other follows on Monday.", [[1, "part", "2026-11-09", null]]],
+    ["Thanks a lot!", []],
+  ])("%s", async (text, changes) => {
+    expect(await after(TWO, WIL, text)).toEqual({ opened: 2, opens: [], changes });
+  });
+
+  test("whoever asked reminds, calls off, asks for another day, and confirms", async () => {
+    expect((await after(TWO, HUGH, "Where are the ledgers?")).changes).toEqual([[1, "reminded", null, null]]);
+    expect((await after(TWO, HUGH, "We no longer need the vellum.")).changes).toEqual([[2, "called off", null, null]]);
+    expect((await after(TWO, HUGH, "The ledgers have arrived.")).changes).toEqual([[1, "done", null, null]]);
+    expect((await after(TWO, HUGH, "We need the ledgers by Thursday instead.")).changes).toEqual([
+      [1, "moved", "2026-11-05", null],
+    ]);
+  });
+
+  test("the same ask again opens nothing, a new one does", async () => {
+    const again = await after(TWO, HUGH, "Could you rebind the two ledgers, please?");
+    expect([again.opens, again.changes]).toEqual([[], [[1, "reminded", null, null]]]);
+    expect((await after(TWO, HUGH, "Could you also letter the spine of the atlas?")).opens).toEqual(["ask"]);
+  });
+
+  test("a machine's answer changes nothing", async () => {
+    const done = await after(TWO, WIL, "The ledgers will be with you on Friday.", "Auto-Submitted: auto-replied\r\n");
+    expect([done.opens, done.changes]).toEqual([[], []]);
+  });
+
+  test("what is over is not changed again", async () => {
+    const following = new Following(people);
+    following.read(await letter(2, HUGH, WIL, "Could you rebind the two ledgers by Friday?"));
+    expect(following.read(await letter(3, WIL, HUGH, "The ledgers are attached.")).changes).toHaveLength(1);
+    expect(following.read(await letter(4, WIL, HUGH, "The ledgers will come on Friday.")).changes).toEqual([]);
+  });
+});
+
+describe("its pieces", () => {
+  test("words that tell things apart", () => {
+    expect([...tellingWords("Could you please send the two ledgers' spines by Friday?")]).toEqual(["ledger", "spin"]);
+    expect([...tellingWords("on the 20th, RAL 5010")]).toEqual(["20", "ral", "5010"]);
+    for (const [one, other] of ["net nets", "book booked", "box boxes", "copy copies", "binding bindings"].map((pair) =>
+      pair.split(" "),
+    ))
+      expect([one, [...tellingWords(one!)]]).toEqual([one, [...tellingWords(other!)]]);
+  });
+
+  test("who may speak for whom", () => {
+    const sides = new Sides(people);
+    const item = { owner: WIL, asker: HUGH, kind: "ask" } as Parameters<Sides["owes"]>[1];
+    const who = [WIL, ODA, HUGH, "deputy@archive.example", "stranger@elsewhere.example"];
+    expect(who.map((one) => sides.owes(one, item))).toEqual([true, true, false, false, false]);
+    expect(who.map((one) => sides.wants(one, item))).toEqual([false, false, true, true, false]);
+  });
+
+  test("who takes a thing over", () => {
+    const to = (text: string) => passedTo(text, people, WIL, new Set([HUGH]))?.person;
+    expect(to("Oda will send it.")?.address).toBe(ODA);
+    expect(to("This one I give to Oda.")?.address).toBe(ODA);
+    expect(to("My colleague will write to you.")).toBeNull();
+    expect(to("I will tell Hugh myself.")).toBeUndefined();
+    expect(to("Oda liked the ledgers.")).toBeUndefined();
+  });
+
+  test("no text makes it throw, and no letter changes one item twice", async () => {
+    const words = fc.constantFrom(
+      ...[
+        "ledgers",
+        "the",
+        "by Friday",
+        "attached",
+        "?",
+        ".",
+        "\n",
+        "> ",
+        "1:",
+        "we",
+        "cannot",
+        "will",
+        "Oda",
+        "🌱",
+        "is",
+      ],
+    );
+    await fc.assert(
+      fc.asyncProperty(fc.array(words, { maxLength: 60 }), async (pieces) => {
+        const following = new Following(people);
+        following.read(await letter(2, HUGH, WIL, TWO));
+        const { changes } = following.read(await letter(3, WIL, HUGH, pieces.join(" ")));
+        expect(new Set(changes.map((one) => one.item)).size).toBe(changes.length);
+      }),
+      { numRuns: 150 },
+    );
+  });
+});

@@ -1,0 +1,20 @@
+import { expect, test } from "vitest";
+import { findDates } from "../time/dates-in-words";
+import { PLAIN_WEEK } from "../time/day";
+import { countedBack, countsBack } from "./counted-back";
+
+const from = { at: Date.parse("2026-11-02T09:00:00Z"), zone: "+00:00" };
+const back = (earlier: string, text: string) => countedBack(text, findDates(earlier, from, PLAIN_WEEK))?.day ?? null;
+
+test("days are counted back from the day that was named before", () => {
+  expect(back("The board meets on the 20th.", "We need it two days earlier.")).toBe("2026-11-18");
+  expect(back("They open on 20 November.", "Have it ready the day before.")).toBe("2026-11-19");
+  expect(back("on the 13th, or rather the 20th", "it has to be here a week before that")).toBe("2026-11-13");
+});
+
+test("without a day before, or without counting back, there is none", () => {
+  expect(back("The board meets soon.", "We need it two days earlier.")).toBeNull();
+  expect(back("The board meets on the 20th.", "We need it then.")).toBeNull();
+  // Counted from what follows, which the dates in words do themselves.
+  expect(countsBack("two days before the opening")).toBe(false);
+});
