@@ -28,6 +28,7 @@ export function JoinTask(props: {
   const [at, setAt] = useState(0);
   const house = useHouse();
   const field = useRef<HTMLInputElement>(null);
+  const panel = useRef<HTMLElement>(null);
   useEffect(() => field.current?.focus(), []);
   const { data: tasks } = useQuery({
     queryKey: ["likely", props.conversationId, typed],
@@ -36,8 +37,13 @@ export function JoinTask(props: {
     placeholderData: keepPreviousData,
   });
   const shown = tasks ?? [];
+  // The tasks that are offered should be seen with the question, not lie below the acts.
+  const count = shown.length;
+  useEffect(() => {
+    if (count > 0) panel.current?.scrollIntoView({ block: "nearest" });
+  }, [count]);
   return (
-    <section className="paper mb-4 mt-3 !rounded-[13px] p-3" aria-label="Join to a task">
+    <section ref={panel} className="paper mb-4 mt-3 !rounded-[13px] p-3" aria-label="Join to a task">
       <input
         ref={field}
         role="combobox"
@@ -61,7 +67,12 @@ export function JoinTask(props: {
           event.preventDefault();
         }}
       />
-      <div id="likely-tasks" role="listbox" aria-label="Tasks" className="mt-2">
+      <p className="mt-1.5 px-2 text-[12px] text-soft">
+        {shown[at]
+          ? `On ${shown[at].reference} they are seen by ${whoSees([shown[at].projectId], [], house)}.`
+          : "Whoever may see the task sees the letters."}
+      </p>
+      <div id="likely-tasks" role="listbox" aria-label="Tasks" className="mt-1">
         {shown.map((task, i) => (
           <div
             key={task.id}
@@ -89,11 +100,6 @@ export function JoinTask(props: {
           </p>
         )}
       </div>
-      <p className="mt-1 px-2 text-[12px] text-soft">
-        {shown[at]
-          ? `On ${shown[at].reference} these letters are seen by ${whoSees([shown[at].projectId], [], house)}. Undo takes it back.`
-          : "Whoever may see the task sees the letters."}
-      </p>
     </section>
   );
 }
