@@ -189,11 +189,12 @@ describe("mailboxes on an IMAP server", () => {
         ).length > 0,
     );
     // What somebody has read in their mail program comes after what nobody has.
-    const { rows } = await sortPage(house.db, { personId: house.ines }, "sort", null);
-    const of = (subject: string) => rows.findIndex((row) => row.subject === subject);
     await put("mover", letter("unread"));
     await until(() => here("unread"));
+    const { rows } = await sortPage(house.db, { personId: house.ines }, "sort", null);
+    const of = (subject: string) => rows.findIndex((row) => row.subject === subject);
     expect(rows[of("nudge")]?.isUnread).toBe(false);
+    expect(rows[of("unread")]?.isUnread).toBe(true);
     expect(of("nudge")).toBeGreaterThan(rows.findLastIndex((row) => row.isUnread));
     await put(
       "mover",

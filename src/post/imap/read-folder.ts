@@ -141,7 +141,8 @@ async function lookBack(
     db,
     sql`select letter_id as "letterId", (select conversation_id from letter where id = letter_id) as "conversationId", (remote->>'uid')::int as uid,
         (remote->>'isSeen')::boolean as "isSeen", (remote->>'isAnswered')::boolean as "isAnswered" from arrival
-      where way_in_id = ${mailbox.wayInId} and remote->>'folder' = ${folder} and remote->>'uidValidity' = ${uidValidity} order by (remote->>'uid')::int desc limit ${MOST_LOOKED_BACK}`,
+      where way_in_id = ${mailbox.wayInId} and remote->>'folder' = ${folder} and remote->>'uidValidity' = ${uidValidity} and not coalesce((remote->>'isGone')::boolean, false)
+      order by (remote->>'uid')::int desc limit ${MOST_LOOKED_BACK}`,
   );
   if (known.length === 0) return;
   const flags = new Map<number, { isSeen: boolean; isAnswered: boolean }>();
@@ -154,26 +155,27 @@ async function lookBack(
       isSeen: one.flags?.has("\\Seen") ?? false,
       isAnswered: one.flags?.has("\\Answered") ?? false,
     });
-  const changed = new Set<string>();
-  for (const one of known) {
-    const is = flags.get(one.uid);
-    const change = is ? (is.isSeen !== one.isSeen || is.isAnswered !== one.isAnswered ? is : null) : { isGone: true };
-    if (!change) continue;
-    await db.execute(
-      sql`update arrival set remote = remote || ${JSON.stringify(change)}::jsonb where letter_id = ${one.letterId} and way_in_id = ${mailbox.wayInId}`,
-    );
-    changed.add(one.conversationId);
-  }
-  await noteUnread(db, [...changed]);
-  if (changed.size > 0) tellScreens();
+  const changes = known
+    .map((one) => ({ ...one, to: flags.get(one.uid) ?? { isGone: true as const } }))
+    .filter(({ isSeen, isAnswered, to }) => "isGone" in to || to.isSeen !== isSeen || to.isAnswered !== isAnswered);
+  if (changes.length === 0) return;
+  // In one go: what is noted of a letter and of its conversation must not come apart.
+  await db.transaction(async (tx) => {
+    for (const { letterId, to } of changes)
+      await tx.execute(
+        sql`update arrival set remote = remote || ${JSON.stringify(to)}::jsonb where letter_id = ${letterId} and way_in_id = ${mailbox.wayInId}`,
+      );
+    await noteUnread(tx, [...new Set(changes.map((one) => one.conversationId))]);
+  });
+  tellScreens();
 }
 
 /** Does on the server what the mailbox's owner wants done with letters that are dealt with: nothing, mark read, or move. */
 export async function tidyDealt(db: Database, client: ImapFlow, mailbox: MailboxRow): Promise<number> {
   if (mailbox.onDealt === "nothing") return 0;
-  const rows = await rowsOf<{ letterId: string; uid: number; uidValidity: string }>(
+  const rows = await rowsOf<{ letterId: string; conversationId: string; uid: number; uidValidity: string }>(
     db,
-    sql`select a.letter_id as "letterId", (a.remote->>'uid')::int as uid, a.remote->>'uidValidity' as "uidValidity" from arrival a join letter l on l.id = a.letter_id join conversation c on c.id = l.conversation_id
+    sql`select a.letter_id as "letterId", l.conversation_id as "conversationId", (a.remote->>'uid')::int as uid, a.remote->>'uidValidity' as "uidValidity" from arrival a join letter l on l.id = a.letter_id join conversation c on c.id = l.conversation_id
       where a.way_in_id = ${mailbox.wayInId} and a.remote->>'folder' = ${mailbox.folder} and c.place = 'dealt with' and not coalesce((a.remote->>'isTidied')::boolean, false)
         and not coalesce((a.remote->>'isGone')::boolean, false) limit 200`,
   );
@@ -188,10 +190,13 @@ export async function tidyDealt(db: Database, client: ImapFlow, mailbox: Mailbox
     else await client.messageMove(uids, mailbox.moveTo ?? "Archive", { uid: true });
     const change =
       mailbox.onDealt === "mark read" ? { isTidied: true, isSeen: true } : { isTidied: true, isGone: true };
-    for (const row of there)
-      await db.execute(
-        sql`update arrival set remote = remote || ${JSON.stringify(change)}::jsonb where letter_id = ${row.letterId} and way_in_id = ${mailbox.wayInId}`,
-      );
+    await db.transaction(async (tx) => {
+      for (const row of there)
+        await tx.execute(
+          sql`update arrival set remote = remote || ${JSON.stringify(change)}::jsonb where letter_id = ${row.letterId} and way_in_id = ${mailbox.wayInId}`,
+        );
+      await noteUnread(tx, [...new Set(there.map((row) => row.conversationId))]);
+    });
     return there.length;
   } finally {
     lock.release();
