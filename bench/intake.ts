@@ -8,25 +8,33 @@ import { benchHouse } from "./house";
 import { say, timed } from "./measure";
 
 /** Letters of one turn, and turns: bare and whole by turns, so that a slow moment of the machine strikes both. */
-const TURN = 480;
+const TURN = 1_200;
 const TURNS = 4;
 
-/** Intake of the public corpus against the least that any intake must do: parse each message, insert its bytes in batches. */
+/** Intake of the public corpus against the least that any intake must do: parse each message, insert what was parsed and its bytes in batches. */
 export async function benchIntake(): Promise<void> {
   const all = corpus(TURN * (TURNS + 1));
   const stopReading = startReadingThread();
   const house = await benchHouse();
   const { db } = house.open;
-  await db.execute(sql`create table bare (id uuid primary key, subject text, bytes bytea)`);
+  await db.execute(
+    sql`create table bare (id uuid primary key, message_id text, sent_at timestamptz, sender text, subject text, body text, bytes bytea)`,
+  );
   const batchesOf = (letters: typeof all) =>
     Array.from({ length: Math.ceil(letters.length / BATCH) }, (_, i) => letters.slice(i * BATCH, (i + 1) * BATCH));
   const bare = async (letters: typeof all) => {
     for (const batch of batchesOf(letters)) {
       const rows = [];
-      for (const { raw } of batch)
-        rows.push({ id: newId(), s: (await PostalMime.parse(raw)).subject ?? "", b: raw.toString("base64") });
+      for (const { raw } of batch) {
+        const { messageId, date, from, subject, text, html } = await PostalMime.parse(raw);
+        const sentAt = Number.isNaN(Date.parse(date ?? "")) ? null : date;
+        const all = { messageId, sentAt, sender: from?.address, subject, body: text ?? html };
+        rows.push({ id: newId(), ...all, bytes: raw.toString("base64") });
+      }
       await db.execute(
-        sql`insert into bare select r.id, r.s, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(rows).replaceAll("\\u0000", "")}::jsonb) as r(id uuid, s text, b text)`,
+        sql`insert into bare select r.id, r."messageId", r."sentAt", r.sender, r.subject, r.body, decode(r.bytes, 'base64')
+          from jsonb_to_recordset(${JSON.stringify(rows).replaceAll("\\u0000", "")}::jsonb)
+            as r(id uuid, "messageId" text, "sentAt" timestamptz, sender text, subject text, body text, bytes text)`,
       );
     }
   };

@@ -1,5 +1,5 @@
 import { eq, sql } from "drizzle-orm";
-import { searchVector } from "../core/finding/words";
+import { letterVector } from "../core/finding/letter-words";
 import { baseSubject } from "../core/letters/base-subject";
 import { mayContinue } from "../core/letters/conversations";
 import { failureTitle } from "../core/letters/failure-words";
@@ -37,6 +37,8 @@ export interface ParsedMessage {
   readonly found: readonly FoundSlip[];
   /** The day until which an automatic reply says that its writer is away. */
   readonly awayUntil: Day | null;
+  /** What it is found by; null where it was not read. */
+  readonly search: string | null;
 }
 
 /** A Date header further from the arrival than this orders nothing: a letter "of 2099" would stay on top for ever. */
@@ -219,10 +221,7 @@ export class IntakeBatch {
       bounce: l?.bounce ?? null,
       sealed: l?.sealed ?? null,
       unreadable: one.why,
-      search: searchVector(
-        [l?.subject, l?.from?.name, l?.from?.address, ...(l?.files ?? []).map((file) => file.name)].join(" "),
-        l?.text ?? "",
-      ),
+      search: one.search ?? (l ? letterVector(l) : ""),
     });
     this.rows.raws.push({ id: letterId, b: Buffer.from(one.raw).toString("base64") });
     this.arrive(letterId, one);

@@ -128,10 +128,13 @@ export class IntakeKnown {
       isShared: boolean;
     }>(
       this.tx,
-      sql`select t.message_id as "messageId", c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt",
-          ${IS_SHARED} as "isShared" from thread t join conversation h on h.id = t.conversation_id
-          join conversation c on c.id = coalesce(h.merged_into, h.id)
-        where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))`,
+      // Each conversation is looked at once, however many of its letters are referred to.
+      sql`with met as materialized (
+          select t.message_id, coalesce(h.merged_into, h.id) as id from thread t join conversation h on h.id = t.conversation_id
+          where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb)))
+        select met.message_id as "messageId", k.* from met join (
+          select c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt", ${IS_SHARED} as "isShared"
+          from conversation c where c.id in (select id from met)) k on k.id = met.id`,
     );
     for (const row of rows) {
       this.byMessageId.set(row.messageId, row.id);

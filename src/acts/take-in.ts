@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import type { Database } from "../data/engine/database";
+import { rowsOf } from "../data/rows";
 import { IntakeBatch, type TakenIn, type Way } from "./intake-batch";
 import { type IntakeHouse, intakeHouse } from "./intake-house";
 import {
@@ -15,6 +16,9 @@ import { tellScreens } from "./tell-screens";
 
 /** Letters written in one transaction: enough to be quick, few enough that nobody waits long behind it. */
 export const BATCH = 40;
+
+/** Letters after which the engine is told anew how its tables look: PGlite never does so by itself, and plans badly without. */
+const ANALYZE_EVERY = 1_000;
 
 /** How messages come in. */
 interface Coming {
@@ -33,12 +37,15 @@ async function write(
   { way, now, isOurs = false }: Coming,
 ): Promise<TakenIn[]> {
   const ways = typeof way === "string" ? [{ wayInId: way, envelope: null }] : way;
-  const taken = await db.transaction(async (tx) => {
+  const { taken, count } = await db.transaction(async (tx) => {
     // One intake after the other: two that bring the same letter must see each other.
-    await tx.execute(sql`update intake set count = count + ${read.length} where id = 1`);
-    return new IntakeBatch(tx, house, ways, now(), isOurs).take(read);
+    const counted = sql`update intake set count = count + ${read.length} where id = 1 returning count::int`;
+    const [intake] = await rowsOf<{ count: number }>(tx, counted);
+    return { taken: await new IntakeBatch(tx, house, ways, now(), isOurs).take(read), count: intake?.count ?? 0 };
   });
   tellScreens();
+  if (Math.floor(count / ANALYZE_EVERY) > Math.floor((count - read.length) / ANALYZE_EVERY))
+    await db.execute(sql`analyze letter, conversation, thread, arrival, slip, correspondent`);
   return taken;
 }
 

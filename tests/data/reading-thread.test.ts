@@ -42,7 +42,7 @@ test("a letter that takes too long is given up alone, and the next ones are read
   const hasty = new ReadingThread({ batch: 1, letter: 1 });
   const given = await hasty.parse([raws[0]!]);
   expect(given.letters).toEqual([{ ok: false, why: "It took too long to read. Its bytes are kept as they came." }]);
-  expect(await given.read(ask)).toEqual([{ found: [], awayUntil: null }]);
+  expect(await given.read(ask)).toEqual([{ found: [], awayUntil: null, search: null }]);
   await hasty.stop();
   // A batch that cannot end in time is tried letter by letter.
   const patient = new ReadingThread({ batch: 1, letter: 20_000 });

@@ -1,3 +1,4 @@
+import { letterVector } from "../../core/finding/letter-words";
 import type { Letter } from "../../core/letters/letter";
 import { type ParsedLetter, parseLetter } from "../../core/letters/parse-letter";
 import { readAway } from "../../core/reading/away";
@@ -22,10 +23,11 @@ export interface ReadingAsk {
   readonly isOurs: boolean;
 }
 
-/** What is read in a letter: proposed slips, and until when an automatic reply says that its writer is away. */
+/** What is read in a letter: proposed slips, until when an automatic reply says that its writer is away, and what it is found by. */
 export interface Understood {
   readonly found: readonly FoundSlip[];
   readonly awayUntil: Day | null;
+  readonly search: string | null;
 }
 
 /** Letters that are parsed, and can be read; in the order of the raw messages. */
@@ -39,7 +41,7 @@ export interface Reader {
   parse(raws: readonly Uint8Array[]): Promise<ParsedBatch>;
 }
 
-export const NOTHING_READ: Understood = { found: [], awayUntil: null };
+export const NOTHING_READ: Understood = { found: [], awayUntil: null, search: null };
 
 /** The moment from which a letter's dates count: its own Date in the writer's zone, else its coming in ours. */
 function momentOf(letter: Letter, house: IntakeHouse, now: number): Moment {
@@ -58,6 +60,7 @@ function understand(letter: Letter, { house, names, lessons, now, isOurs }: Read
     return {
       found: withLessons(found, letter.text, letter.from?.address ?? null, lessons),
       awayUntil: readAway(letter, moment, settings),
+      search: letterVector(letter),
     };
   } catch {
     return NOTHING_READ;
