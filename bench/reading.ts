@@ -9,6 +9,7 @@ import { corpus } from "../tests/outside/pick";
 import { scoreFollowing } from "../tests/reading/conversations";
 import { labelledLetters, PEOPLE } from "../tests/reading/labelled";
 import { scoreReading } from "../tests/reading/score";
+import { scoreSentences } from "../tests/reading/sentences";
 import { say, timed } from "./measure";
 
 const CORPUS_LETTERS = 2_000;
@@ -18,10 +19,14 @@ const nobody = { team: [], outside: [] };
 const lists = { ...PLAIN_READING, readsLists: true };
 const sentOf = (letter: Letter) => ({ at: letter.sentAt ?? 0, zone: letter.offset });
 
-const SETS = ["a", "b", "c", "d", "e", "f", "g"] as const;
+const SETS = ["a", "b", "c", "d", "e", "f", "g", "h"] as const;
 for (const set of SETS) {
   const { mistakes, ...score } = scoreReading(await labelledLetters(set));
   say(`labelled letters, set ${set}`, score);
+  for (const one of mistakes) process.stdout.write(`  ${one}\n`);
+}
+for (const [kind, { count, right, mistakes }] of scoreSentences()) {
+  say(`labelled sentences: ${kind}`, { count, right });
   for (const one of mistakes) process.stdout.write(`  ${one}\n`);
 }
 const { mistakes, ...following } = await scoreFollowing();

@@ -69,7 +69,9 @@ export async function letterOf(head: string, text: string): Promise<Letter> {
 }
 
 /** The labelled letters of a set, in its order. */
-export async function labelledLetters(set: "a" | "b" | "c" | "d" | "e" | "f" | "g"): Promise<LabelledLetter[]> {
+export async function labelledLetters(
+  set: "a" | "b" | "c" | "d" | "e" | "f" | "g" | "h" | "i",
+): Promise<LabelledLetter[]> {
   const [, ...pieces] = fs.readFileSync(path.join(folder, `${set}.txt`), "utf8").split("=====\n");
   const letters: LabelledLetter[] = [];
   for (const [i, piece] of pieces.entries()) {

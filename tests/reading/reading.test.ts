@@ -2,6 +2,7 @@ import { describe, expect, test } from "vitest";
 import { scoreFollowing } from "./conversations";
 import { labelledLetters } from "./labelled";
 import { scoreReading } from "./score";
+import { scoreSentences } from "./sentences";
 
 // Letters of our own invention, labelled by hand before the rules were tried on them (letters/*.txt): they guard what is
 // reached, and prove nothing of strangers' letters. The floors lie a little below what is measured.
@@ -13,6 +14,7 @@ describe("labelled letters", () => {
     ["d", { letters: 14, finding: 0.86, kind: 0.86, owner: 0.9, due: 0.85 }],
     ["e", { letters: 14, finding: 0.9, kind: 0.85, owner: 0.93, due: 0.88 }],
     ["g", { letters: 10, finding: 0.83, kind: 0.8, owner: 0.95, due: 0.8 }],
+    ["h", { letters: 20, finding: 0.93, kind: 0.9, owner: 0.95, due: 0.95 }],
     ["f", { letters: 12, finding: 0.86, kind: 0.86, owner: 0.95, due: 0.93 }],
   ] as const)("set %s: what is asked, of whom, by when", async (set, floor) => {
     const letters = await labelledLetters(set);
@@ -25,6 +27,12 @@ describe("labelled letters", () => {
       expect([field, score[field] >= floor[field] ? "enough" : mistakes]).toEqual([field, "enough"]);
     expect(score.anything).toBeGreaterThanOrEqual(0.9);
     expect(score.priority).toBeGreaterThanOrEqual(0.95);
+  });
+
+  test.each([...scoreSentences()])("sentences: %s", (kind, { count, right, mistakes }) => {
+    console.log(`sentences that are ${kind}: ${right} of ${count}`);
+    expect(count).toBeGreaterThan(90);
+    expect(right / count >= 0.94 ? "enough" : mistakes).toBe("enough");
   });
 
   test("conversations: what each letter opens, and what it changes", async () => {

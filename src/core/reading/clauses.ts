@@ -107,7 +107,7 @@ const ABBREVIATION =
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,?\s+and\s+(?=\p{Lu}\p{L}+[,:]\s)|,\s+so\s+(?=\p{Ll}+\s)|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/giu;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [\p{L} -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,?\s+and\s+(?=\p{Lu}\p{L}+[,:]\s)|,\s+(?:so|but)\s+(?=\p{Ll}+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/giu;
 
 function sentencesOf(text: string, block: Block): { start: number; end: number }[] {
   const flat = text.slice(block.start, block.end);
@@ -137,6 +137,10 @@ const NAME_CALLED = /^\p{Lu}\p{L}+[,:]\s/u;
 
 const OTHER_DOER = /^(?:the rest|the others?|the remainder|somebody|someone|everyone|everybody)\b/i;
 
+/** A thing that does something of its own: what follows can stand alone. */
+const THING_DOER =
+  /^(?:the|your|our|his|her|their|both|all|one|two) [\p{L} -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b/u;
+
 const NAMED_DOER = /^\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b/u;
 
 const VERB_PHRASE =
@@ -154,13 +158,18 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
       /;|–|—|\s-\s/.test(match[0]) ||
       VERB_PHRASE.test(rest) ||
       NAMED_DOER.test(rest) ||
+      THING_DOER.test(rest) ||
       OTHER_DOER.test(rest) ||
       NAME_CALLED.test(rest) ||
-      (/\bso\s$/.test(match[0]) && isImperative(rest));
+      (/\b(?:so|but)\s$/.test(match[0]) && isImperative(rest));
     const sameDoer =
       /\band\b/i.test(match[0]) &&
-      /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get)\b/i.test(rest) &&
-      /\b(?:could|can|would|will|please|to)\b|['’]ll\b/i.test(before) &&
+      /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|take|put|give|sign|write|mail|use|keep|find|change|move|pay|come|have)\b/i.test(
+        rest,
+      ) &&
+      /\b(?:could|can|would|will|to|let me(?! know))\b|['’]ll\b|\b(?:i|we) (?:bring|send|collect|pick|deliver|ring|call|come|drop|post|start|print|ship|fetch|take)\b/i.test(
+        before,
+      ) &&
       !/\b(?:by|on|before)\s+\w+\s*$/i.test(before);
     if (standsAlone && !sameDoer && before.trim().split(/\s+/).length >= 3 && rest.trim().split(/\s+/).length >= 3)
       cuts.push({ at: match.index, next });

@@ -3,7 +3,7 @@ import { taggedWords } from "./words";
 /** Verbs in which letters give orders; from everyday letters of many trades, not from a list of anybody's. */
 const VERBS = new Set(
   `accept add address adjust advise agree aim allow amend announce answer apply appoint approve arrange ask assemble assign attach
-  attend avoid bake be bear beat become begin bill bind block boil book borrow bring brush build burn buy call cancel carry cast
+  attend avoid bake be bear beat become begin bill bind block boil book borrow bring brush build burn buy call cc cancel carry cast
   catch change charge chase check choose chuck circulate claim clarify clean clear close coat collect combine come compare complete
   confirm connect consider consult contact continue cook copy correct count cover create cross cut deal decide decorate deduct
   defrost delay delete deliver describe design destroy dig dip direct discuss dispatch display distribute divide do draft draw
@@ -39,15 +39,19 @@ const ALSO_ADJECTIVES = new Set(
 
 /** "Say you have two", "Don't know much", "Check out …", "Test dishes done": orders in form alone. */
 const NO_ORDER =
-  /^(?:\w+ \w+ (?:done|ready|finished|sent|attached|booked|fixed|below)\b|look at .*!$|(?:don['’]t|do not) (?:lose sleep|thank|mention|ask me|worry|panic|be (?:shy|sad|cross)|bother|you\b)|say (?:you|we|that|it)|suppose|imagine|assume|consider (?:yourself|it done)|guess|think (?:of|about) (?:it|me|us) as|read on|see (?:also|you|the (?:attached|list|below)|attached|below|enclosed|my|our)|check (?:it )?out|look at (?:that|this)|notice|take a look|go figure|fancy|mind you|trust me|believe me|(?:don['’]t|do not|didn['’]t) (?:know|care|think|get me|suppose|see|understand|believe|mind)|just (?:got|had|saw|heard|to|that|because|in|a|an|as|wanted|wondering)|let['’]s|never (?:mind|heard|seen|had|been|thought)|speaking|talking|sounds|looks|seems|works|be (?:that|it) as|have a (?:good|nice|great|lovely|safe|wonderful)|have fun|come (?:to think|what may)|find (?:attached|enclosed|below)|enjoy)\b/i;
+  /^(?:\w+ \w+ (?:done|ready|finished|sent|attached|booked|fixed|below)\b|look at .*!$|(?:don['’]t|do not) (?:lose sleep|thank|mention|ask me|worry|panic|be (?:shy|sad|cross)|bother|you\b)|say (?:you|we|that|it)|suppose|imagine|assume|consider (?:yourself|it done)|guess|think (?:of|about) (?:it|me|us) as|read on|see (?:also|you|the (?:attached|list|below)|attached|below|enclosed|my|our)|check (?:it )?out|look at (?:that|this)|notice|take a look|go figure|fancy|mind you|trust me|believe me|(?:don['’]t|do not|didn['’]t) (?:know|care|think|get me|suppose|see|understand|believe|mind)|just (?:got|had|saw|heard|to|that|because|in|a|an|as|wanted|wondering)|let['’]s|never (?:mind|heard|seen|had|been|thought)|speaking|talking|sounds|looks|seems|works|be (?:that|it) as|(?:talk|speak) to you (?:soon|later|then|on|tomorrow|next)|have a (?:good|nice|great|lovely|safe|wonderful)|have fun|come (?:to think|what may)|find (?:attached|enclosed|below)|enjoy)\b/i;
 
 /** Words after which the first word was an order: what is acted on, or where. */
 const OBJECT =
-  /^(?:the|a|an|your|our|my|his|her|their|its|this|that|these|those|me|us|him|them|it|all|both|each|every|some|any|no|one|two|three|whatever|whoever|everything|everyone|everybody|nothing|in|on|to|at|with|up|down|out|off|back|over|by|about|round|away|through|into|together|only|also|not|as|if|what|which|who|how|when|where|whether|sure|and|or|[\p{Lu}\d].*)$/u;
+  /^(?:the|a|an|your|our|my|his|her|their|its|this|that|these|those|me|us|him|them|it|all|both|each|every|some|any|no|one|two|three|whatever|whoever|everything|everyone|everybody|nothing|in|on|to|at|with|between|among|against|along|near|under|across|around|by|up|down|out|off|back|over|by|about|round|away|through|into|together|only|also|not|as|if|what|which|who|how|when|where|whether|sure|and|or|[\p{Lu}\d].*)$/u;
 
 /** A verb that says how something is: then the first word was its subject. */
 const FINITE =
   /^(?:\S+ ){1,4}(?:is|are|was|were|has|have|had|will|would|can|could|may|might|should|must|did|does|do|looks?|comes?|came|went|goes|works?|['’]s)\b/i;
+
+/** "Have Marco measure the doorway", "get somebody to look at it". */
+const HAVE_SOMEBODY =
+  /^(?:[Hh]ave (?:\p{Lu}\p{L}+|someone|somebody|(?:the|your|our) \p{L}+) (?!been|had|seen|gone|made|said)\p{Ll}+(?<!ed|ing)\b|[Gg]et (?:\p{Lu}\p{L}+|someone|somebody|(?:the|your|our) \p{L}+) to \p{L}+)/u;
 
 /** Characters after the first word that the tagger needs. */
 const TAGGED = 40;
@@ -56,6 +60,19 @@ const TAGGED = 40;
 const NO_VERB =
   /^(?:and|but|or|so|for|from|with|without|in|on|at|by|to|of|about|after|before|until|under|over|between|during|through|despite|however|also|then|now|here|today|tomorrow|yesterday|maybe|perhaps|well|very|most|more|some|any|no|none|each|every|many|much|few|one|two|three|what|who|which|where|how|why|whose|only|even|still|yet|again|too|mr|mrs|ms|dr|dear|hi|hello|please|can|could|would|will|shall|should|may|might|must|is|are|was|were|am|has|have|had|do|does|did|than|because|though|although|while|whereas|once|unless)$/i;
 
+/** Whether a word can be a verb after "please"; letters use the same words again and again, and the tagger is slow. */
+const verbs = new Map<string, boolean>();
+const MOST_VERBS = 20_000;
+
+function canBeVerb(word: string): boolean {
+  const known = verbs.get(word);
+  if (known !== undefined) return known;
+  const [, tagged] = taggedWords(`Please ${word} it`);
+  const can = tagged?.tag === "VERB" && tagged.lemma === word;
+  if (verbs.size < MOST_VERBS) verbs.set(word, can);
+  return can;
+}
+
 /**
  * Whether a clause gives an order: it begins with the plain form of a verb and goes on with what is acted on.
  * @param isAddressed whether a name was called right before it ("Emeka, label the boxes"): then less is needed
@@ -63,11 +80,19 @@ const NO_VERB =
 export function isImperative(text: string, isAddressed = false): boolean {
   if (NO_ORDER.test(text)) return false;
   // "Leave it with me" is a promise in an order's clothes; "keep it as long as you like" allows.
-  if (/^leave (?:it|that|this) (?:with|to) (?:me|us)\b/i.test(text)) return false;
+  if (
+    /^leave .{2,40} (?:with|to) (?:me|us)\b|^let me (?!know|have|see)|^(?:hope|count me|consider it|expect (?:my|our|a|an|me|us))\b/i.test(
+      text,
+    )
+  )
+    return false;
   if (
     /\b(?:as|if|when(?:ever)?|whatever) (?:long as )?you (?:like|want|wish|please|feel like|fancy|care)\b/i.test(text)
   )
     return false;
+  const better = /^(?:[Bb]etter|[Bb]est) (?:not )?(?:to )?(?=\p{Ll})/u.exec(text);
+  if (better) return VERBS.has(/^\p{L}+/u.exec(text.slice(better[0].length))?.[0] ?? "");
+  if (HAVE_SOMEBODY.test(text)) return true;
   if (STATEMENT_START.test(text) || text.endsWith("?")) return false;
   if (/^(?:do not|don['’]t|kindly)\s+\w+/i.test(text)) return true;
   const soft = /^(?:just|simply|always|never)\s+([\p{L}-]+)/iu.exec(text);
@@ -77,7 +102,7 @@ export function isImperative(text: string, isAddressed = false): boolean {
   if (/^(?:be so (?:kind|good)|be sure to|do (?!\w+ (?:not )?(?:think|know|mind))\w+)\b/i.test(text)) return true;
   const verb = first.toLowerCase().replace(/[^\p{L}-]/gu, "");
   if (VERBS.has(verb) && /^\p{L}+(?:-\p{L}+)?$/u.test(first)) {
-    if (verb === "be") return false;
+    if (verb === "be") return /^(?:at|in|on|there|here|ready|back|outside|sure|careful|prepared)$/i.test(second);
     if (verb === "have" && !/\b(?:ready|sent|done|\w+ed|\w+en|made|put|cut|brought)\b/i.test(text)) return isAddressed;
     if (OBJECT.test(second.toLowerCase()) || /^\p{Lu}/u.test(second))
       return !(verb === "number" || (verb === "clear" && /^about$/i.test(second)));
@@ -87,7 +112,7 @@ export function isImperative(text: string, isAddressed = false): boolean {
   if (!/^[\p{L}-]+$/u.test(first) || /^(?:love|regards|greetings|best|kind|cheers|bye|ps)$/i.test(first)) return false;
   // The tagger is slow: it is asked only where everything else fits.
   const fits = OBJECT.test(second.toLowerCase()) || (isAddressed && !FINITE.test(text));
-  if (!fits || NO_VERB.test(verb) || /(?:ed|ing|s)$/i.test(verb)) return false;
+  if (!fits || NO_VERB.test(verb) || /(?:ed|ing|s)$/i.test(verb) || !canBeVerb(verb)) return false;
   // A word that is no usual order is one where it can be nothing else after "please".
   const [, tagged, next] = taggedWords(`Please ${verb} ${text.slice(first.length).trim().slice(0, TAGGED)}`);
   return tagged?.tag === "VERB" && tagged.lemma === verb && next !== undefined;

@@ -17,6 +17,20 @@ export interface KindRule {
   find(clause: Clause, ground: LetterGround): SlipKind | "nothing" | null;
 }
 
+/** What kind of passage a clause is by the first of `rules` that answers, and that rule; null where it is none. */
+export function kindOf(
+  clause: Clause,
+  ground: LetterGround,
+  rules: readonly KindRule[],
+): { kind: SlipKind; rule: KindRule } | null {
+  for (const rule of rules) {
+    const kind = rule.find(clause, ground);
+    if (kind === "nothing") return null;
+    if (kind) return { kind, rule };
+  }
+  return null;
+}
+
 /** First names and nicknames by which a person may be called, whole words, lower case. */
 export function namesOf(person: Person): string[] {
   const [first, ...rest] = person.name.split(/\s+/);

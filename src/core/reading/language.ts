@@ -20,7 +20,10 @@ const FUNCTION_WORDS: Readonly<Record<string, string>> = {
     "i w nie na się z do to że jest jak o za po od są dla czy tak ale być pan pani proszę dziękuję oraz przez który która może już",
 };
 
-const LISTS = Object.entries(FUNCTION_WORDS).map(([name, words]) => [name, new Set(words.split(" "))] as const);
+/** The languages that each function word belongs to. */
+const LANGUAGES_OF = new Map<string, string[]>();
+for (const [name, words] of Object.entries(FUNCTION_WORDS))
+  for (const word of words.split(" ")) LANGUAGES_OF.set(word, [...(LANGUAGES_OF.get(word) ?? []), name]);
 
 /** Words below which nothing can be said of a text's language: a line of a few words may be anything. */
 const FEWEST_WORDS = 6;
@@ -36,10 +39,12 @@ const SURE = 0.18;
 export function languageOf(text: string): string | null {
   const words = (text.toLowerCase().match(/[\p{L}’']+/gu) ?? []).slice(0, MOST_WORDS);
   if (words.length < FEWEST_WORDS) return otherScript(text);
-  const shares = LISTS.map(([name, list]) => ({
-    name,
-    share: words.filter((word) => list.has(word.replace(/['’].*$/, ""))).length / words.length,
-  })).sort((a, b) => b.share - a.share);
+  const counts = new Map(Object.keys(FUNCTION_WORDS).map((name) => [name, 0]));
+  for (const word of words)
+    for (const name of LANGUAGES_OF.get(word.split(/['’]/, 1)[0]!) ?? []) counts.set(name, counts.get(name)! + 1);
+  const shares = [...counts]
+    .map(([name, count]) => ({ name, share: count / words.length }))
+    .sort((a, b) => b.share - a.share);
   const [best, next] = shares;
   if (best!.share >= SURE && best!.share > next!.share) return best!.name;
   return otherScript(text);

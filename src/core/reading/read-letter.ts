@@ -9,7 +9,7 @@ import { findTimes } from "../time/rules/time-of-day";
 import { type Clause, clausesIn } from "./clauses";
 import { countedBack, countsBack } from "./counted-back";
 import { dueOf } from "./due";
-import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
+import { type KindRule, kindOf, type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
 import { calledAt, ownerOf } from "./owner";
 import { priorityOf } from "./priority";
@@ -113,15 +113,6 @@ function capped(part: TextPart): TextPart {
   return { ...part, end: Math.min(part.end, part.start + MOST_TEXT_READ) };
 }
 
-function kindOf(clause: Clause, ground: LetterGround): { kind: SlipKind; rule: KindRule } | null {
-  for (const rule of KIND_RULES) {
-    const kind = rule.find(clause, ground);
-    if (kind === "nothing") return null;
-    if (kind) return { kind, rule };
-  }
-  return null;
-}
-
 function textOf(text: string, parts: readonly TextPart[]): string {
   return parts.map((part) => text.slice(part.start, part.end)).join("\n");
 }
@@ -219,11 +210,14 @@ export function readLetter(
     const called = calledAt(clause.text, everyone) ?? (clause.lead ? calledAt(clause.lead, everyone) : null);
     if (called) addressee = { person: called, block: clause.block };
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
-    const found = kindOf(clause, ground);
+    const found = kindOf(clause, ground, KIND_RULES);
     if (!found || slips.length >= MOST_SLIPS) continue;
-    const dates = findDates(clause.text, from, settings.calendar, settings.figures);
+    // Trouble has no due date: its days are not looked for.
+    const dates = found.kind === "trouble" ? [] : findDates(clause.text, from, settings.calendar, settings.figures);
     const leadDates =
-      clause.lead && dates.length === 0 ? findDates(clause.lead, from, settings.calendar, settings.figures) : [];
+      clause.lead && dates.length === 0 && found.kind !== "trouble"
+        ? findDates(clause.lead, from, settings.calendar, settings.figures)
+        : [];
     const back = found.kind !== "trouble" && countsBack(clause.text);
     const before = () =>
       findDates(

@@ -126,7 +126,8 @@ export function findDates(
         finds.push({ start: words.index, end: words.index + words[0].length, reading, rule: rule.name, rank });
     }
   }
-  for (const found of byLibrary(text, ground)) {
+  // The library is slow: it is asked only where something it may find can be named.
+  for (const found of NAMES_A_DAY.test(text) ? byLibrary(text, ground) : []) {
     const words = text.slice(found.start, found.end);
     if (PAST.test(words) || PAST.test(text.slice(Math.max(0, found.start - 8), found.start))) continue;
     if (!NAMES_A_DAY.test(words) || NAMES_NONE.test(words)) continue;

@@ -1,6 +1,7 @@
 import type { KindRule } from "../kind-rule";
 import { actionLine } from "./action-line";
 import { amiss } from "./amiss";
+import { badNews } from "./bad-news";
 import { behind } from "./behind";
 import { colleague } from "./colleague";
 import { damage } from "./damage";
@@ -16,6 +17,10 @@ import { please } from "./please";
 import { polite } from "./polite";
 import { promise } from "./promise";
 import { question } from "./question";
+import { reminder } from "./reminder";
+import { suggested } from "./suggested";
+import { turnForTheWorse } from "./turn-for-the-worse";
+import { undertaking } from "./undertaking";
 import { unhappy } from "./unhappy";
 import { whoever } from "./whoever";
 import { willCome } from "./will-come";
@@ -30,6 +35,8 @@ export const KIND_RULES: readonly KindRule[] = [
   listPoint,
   polite, // an ask put as a question is an ask
   please,
+  suggested,
+  reminder,
   order,
   owed,
   need,
@@ -37,9 +44,12 @@ export const KIND_RULES: readonly KindRule[] = [
   indirectQuestion,
   question,
   promise,
+  undertaking,
   willCome,
   damage, // trouble last: a clause that asks or promises is that first
   amiss,
   behind,
   unhappy,
+  turnForTheWorse,
+  badNews,
 ];

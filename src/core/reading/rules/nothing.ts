@@ -1,10 +1,10 @@
 import type { KindRule } from "../kind-rule";
 
 const COURTESY =
-  /\b(?:let (?:me|us) know if (?:you|there|anything|that|this)|(?:if|should) you have any (?:\w+ )?(?:questions?|queries|concerns)|any (?:questions|queries|problems),|feel free|(?:don['’]t|do not|never) hesitate|find (?:it )?(?:attached|enclosed)|(?:please )?(?:see|find) (?:the )?(?:attached|enclosed|below)|how are you|how['’]s (?:it going|things|life)|how was your|hope (?:you|this|that|all|everyone)|looking forward|look forward|(?:nice|good|great|lovely) to (?:meet|see|hear)|happy to (?:help|discuss|answer)|at your disposal|thank you for|thanks for|many thanks|congratulations|have a (?:good|nice|great|lovely)|take care|take your time|see you (?:on|at|there|then|tomorrow|next|soon)|talk soon|speak soon|bear with|excuse|forgive|pardon|sorry (?:for|about|to)|with apologies|who knows|would you believe|can you believe|guess what|isn['’]t it|you know how|please note|let['’]s (?:hope|see)|rest assured|never mind)\b/i;
+  /\b(?:let (?:me|us) know if (?:you|there|anything|that|this)|(?:if|should) you have any (?:\w+ )?(?:questions?|queries|concerns)|any (?:questions|queries|problems),|feel free|(?:don['’]t|do not|never) hesitate|find (?:it )?(?:attached|enclosed)|(?:please )?(?:see|find) (?:the )?(?:attached|enclosed|below)|how are you|how['’]s (?:it going|things|life)|how was your|hope (?:you(?! (?:will|can|could|would|might) (?!be|have|enjoy|like|understand|agree|feel|get|forgive|not|find|see)\w+)|this|that|all|everyone)|looking forward|look forward|(?:nice|good|great|lovely) to (?:meet|see|hear)|happy to (?:help|discuss|answer)|at your disposal|thank you for|thanks for|many thanks|congratulations|have a (?:good|nice|great|lovely)|take care(?! (?:of|to|that|not)\b)|take your time|see you (?:on|at|there|then|tomorrow|next|soon)|talk soon|speak soon|bear with|excuse|forgive|pardon|sorry (?:for|about|to)|with apologies|who knows|would you believe|can you believe|guess what|isn['’]t it|you know how|please note|let['’]s (?:hope|see)|rest assured(?! that (?:i|we|our|you))|never mind)\b/i;
 
 const RELEASE =
-  /\b(?:no need (?:to|for)|(?:don['’]t|do not) (?:bother|worry|need to)|needn['’]t|can (?:follow|wait|come) later|not (?:necessary|needed)|there is no hurry to|you don['’]t have to|forget about it|on my account)\b/i;
+  /\b(?:no need (?:to|for)|no (?:further |immediate |special )?(?:action|reply|answer|response|payment|signature) (?:is |will be )?(?:needed|required|necessary|due)|(?:don['’]t|do not) (?:bother|worry|need to)|needn['’]t|can (?:follow|wait|come) later|not (?:necessary|needed)|there is no hurry to|you don['’]t have to|forget about it|on my account)\b/i;
 
 /** Consent to what somebody else has proposed: "Go ahead as you say." With an object of its own it asks ("go ahead with the order"). */
 const CONSENT =
@@ -21,7 +21,7 @@ const ADVERT =
 const TAKEN_BACK = /\b(?:ignore (?:this|that|it|my|the (?:last|previous|above))|disregard (?:this|that|my|the))\b/i;
 
 const OFFER =
-  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|wish|prefer)\b|if you want,|you (?:could|can|may|might) (?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)/i;
+  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|wish|prefer)\b|if you want,|you (?:could|can|may|might) (?!(?:also )?(?:want|wish|like|need) to )(?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)/i;
 
 /** Courtesy, releases, offers and adverts, which look like asks and are none. Stands first, so that no later rule takes them. */
 export const nothing: KindRule = {

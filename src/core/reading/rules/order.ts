@@ -5,7 +5,7 @@ import { isNoAsk } from "../own-duty";
 
 /** "It is the wrong file, send the right one.": an order after a comma. */
 const AFTER_COMMA =
-  /,\s+(?=(?:send|give|make|tell|call|ring|check|bring|take|put|get|ask|stop|hold|use|change|replace|book|order|sign|write|read|mail|post|print|pay|wait|leave|keep|let|come|see that|do)\b)/i;
+  /,\s+(?=(?:send|give|make|tell|call|ring|check|bring|take|put|get|ask|stop|hold|use|change|replace|book|order|sign|write|read|mail|post|print|pay|wait|leave|keep|let|come|see that|do|return|forward|pass|add|move|swap|cancel|confirm|reply|answer|collect|fetch|remove|repeat|include|start|finish)\b)/i;
 
 /** "Send me the measurements", "Don't forget the life jackets". */
 export const order: KindRule = {

@@ -2,7 +2,7 @@ import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
 
 const RHETORICAL =
-  /^(?:how are you|how['’]s|how was|how did .{0,20} go|who (?:am i|cares|knows|would have|doesn['’]t|needs)|what (?:can i say|a |could possibly|else is new|could go wrong)|isn['’]t (?:it|that)|don['’]t you (?:think|just)|why (?:not|is it always)|right|ok|okay|remember|all well|all good|you well|did you have a (?:good|nice)|guess|really)\b/i;
+  /^(?:how are you|how['’]s|how was|how did it (?:all )?go|who (?:am i|cares|knows|would have|doesn['’]t|needs)|what (?:can i say|a |could possibly|else is new|could go wrong)|isn['’]t (?:it|that)|don['’]t you (?:think|just)|why (?:not|is it always)|right|ok|okay|remember|all well|all good|you well|did you have a (?:good|nice)|guess|really)\b/i;
 
 /** Questions: an answer is wanted and nothing else. */
 export const question: KindRule = {

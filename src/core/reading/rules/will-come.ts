@@ -2,7 +2,7 @@ import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
 
 const WILL_COME =
-  /\b\w+s leave (?:here|us|today|tomorrow|on)\b|\b(?:(?:the|an?|our|your|both|all|they|it|that|this|these|those|\w+s)\b(?: [\p{L}\d-]+){0,4} )(?:follows?|(?:will|should) (?:follow|arrive|come|reach you|leave (?:here|us)|go out|be (?:delivered|sent|posted|shipped|with you|dispatched|made|ready|done|finished|replaced|repaired|collected|returned|paid|refunded))|comes? (?:on|by|tomorrow|next|with|this)|leaves? (?:here|us|on|tomorrow)|goes? (?:out|off)(?: to (?:you|them|him|her))? (?:on|by|tomorrow|today|tonight)|reach(?:es)? you (?:on|by|tomorrow))\b/iu;
+  /\b\w+s leave (?:here|us|today|tomorrow|on)\b|\b(?:(?:the|an?|our|your|both|all|they|it|that|this|these|those|\w+s)\b(?: [a-zß-ÿ\d-]+){0,4} )(?:follows?|(?:will|should) (?:follow|arrive|come|reach you|leave (?:here|us)|go out|be (?:fitted|installed|picked up|mounted|laid|printed|painted|ordered|completed|corrected|processed|looked at|sorted out|delivered|sent|posted|shipped|with you|dispatched|made|ready|done|finished|replaced|repaired|collected|returned|paid|refunded))|is coming (?:on|tomorrow|by|next|this|first|round|to (?:fix|repair|look|check|see|measure|collect|fetch|do))|comes? (?:on|by|tomorrow|next|with|this)|leaves? (?:here|us|on|tomorrow)|goes? (?:out|off)(?: to (?:you|them|him|her))? (?:on|by|tomorrow|today|tonight)|reach(?:es)? you (?:on|by|tomorrow))\b/i;
 
 /** "The rest follows on Thursday", "your linen comes on Friday", "they will be delivered on the 3rd". */
 export const willCome: KindRule = {
@@ -10,7 +10,7 @@ export const willCome: KindRule = {
   confidence: 0.75,
   find({ text }) {
     const bare = bareClause(text);
-    if (/\?$/.test(text) || /\b(?:not|if|when|whether|hope|once)\b/i.test(bare)) return null;
+    if (/\?$/.test(text) || /\b(?:not|if|when|whether|hope|once|threatening)\b/i.test(bare)) return null;
     return WILL_COME.test(bare) ? "promise" : null;
   },
 };

@@ -1,0 +1,79 @@
+import { bareClause } from "../bare-clause";
+import type { KindRule } from "../kind-rule";
+import { phrases } from "../phrases";
+
+/** Turns in which people who do not like to give orders give them. */
+const SUGGESTED = phrases(`
+  (?:perhaps|maybe|possibly) (?:you|we|someone|somebody|one of you) (?:could|can|should|might)
+  you (?:might|may|could|will|'ll) (?:want|wish|like|care|need) to (?!know|hear|see|think|be\\b)\\p{L}+
+  you (?:could|should) (?:perhaps|maybe|really|probably|please)
+  (?:i|we)(?:'d| would)? (?:suggest|propose|recommend|advise|urge|beg|implore|encourage)(?: that)? (?:you|we|everyone|someone|somebody|to \\p{L}+)
+  my (?:suggestion|advice|proposal|recommendation) (?:is|would be) (?:to|that you)
+  (?:it(?:'s| is) (?:high |about )?|high |about )time (?:that )?(?:you|we|someone|somebody|the \\p{L}+|\\p{Lu}\\p{L}+) \\p{L}+(?:ed|t|d|ne|de|ve|nt|ok|ot|ut|ade|ote)
+  (?:i|we)(?:'m| am|'re| are)? (?:count|counting|rely|relying|depend|depending|bank|banking) on (?:you|your|\\p{Lu}\\p{L}+)(?! not)
+  (?:i|we) (?:trust|assume|take it|expect|presume) (?:that )?you(?:'ll| will| can)
+  ^(?:(?:so|and|now) )?over to you
+  it is (?:kindly |hereby )?(?:requested|asked|required|expected) that
+  (?:gentle|friendly|kind|quick|small|little|short|polite|final|second|last) reminder(?: that| to| about| for|:)
+  (?:might|may|can|could) (?:i|we) (?:trouble|bother|ask(?! (?:how|what|when|where|which|who|why|if|whether))|beg|implore|urge|request|invite|press)
+  pray (?!for|with|at\\b|to\\b)\\p{L}+
+  (?:i|we) look to you (?:to|for)
+  (?:demands?|requests?|insists?|requires?|asks?) that (?:you|we|the|all|every|this|it|they|he|she|no)
+  (?:perhaps|maybe|if) \\p{L}+ (?:has|have|finds?|had) (?:the )?(?:time|a moment|a minute) to
+  (?:do you have|have you|have you got) (?:the time|time|a moment|a minute|five minutes|an hour) (?:to|for)
+  you (?:can|may|could)(?: now)? (?:go ahead|proceed|carry on|start) with
+  (?:you'd|you would|could you) do (?:me|us) (?:a|the|a great|a huge|a big) (?:favour|favor|kindness)
+  the (?:sooner|quicker|earlier|faster) .{3,60} the better
+  (?:i|we)(?:'m| am|'re| are)? (?:asking for|looking for (?:volunteers|someone|somebody|help|a (?:volunteer|helper|driver)))
+  (?:one|a|another|a small|my|our) (?:more |last |final |further |other )?(?:request|wish|plea)(?= ?[:,]| is| would be| to)
+  (?:from your side|from your end|on your side)(?= ?:)
+  could (?:do with|use) (?:a|an|some|your|another|two|three|more|new)
+  (?:i|we)(?:'d| would) (?:feel|sleep|be) (?:a lot |much |far )?(?:better|happier|easier|safer|more comfortable|calmer) if
+  (?:it(?:'s| is) )?your (?:turn|job|task|part|duty) (?:is )?to
+  (?:i|we)(?:'m| am|'re| are)? (?:hope|hoping)(?: very much)?(?: that)? (?:you|someone|somebody|one of you) (?:can|could|will|would|might)(?! (?:be\\b|have\\b|enjoy|like|understand|agree|feel|get well|forgive|not\\b|find\\b|see\\b))
+  (?:i|we) could (?:use|do with)
+  ^(?:(?:and|so|also|but) )?(?:would|might) be (?:good|wise|best|better|useful|helpful|great|nice|lovely|sensible|worth) (?:to \\p{L}+|if|\\p{L}+ing)
+  (?:i|we)(?: kindly| therefore| also| hereby)? (?:ask|request|require|invite|expect) (?:all |any |each |both |every )?(?:\\p{L}+ ){1,3}to (?!be\\b)\\p{L}+
+  (?:i|we)(?:'ll| will) be (?:needing|wanting)
+  (?:i|we)(?:'ll| will)? leave (?:it|this|that|the \\p{L}+(?: \\p{L}+){0,3}) (?:to|with|in the hands of) you
+  (?:i|we)(?:'d| would) (?:rather|prefer(?: it)?(?: if)?) you
+  it(?:'s| is) (?:up to|for) you to
+  you(?:'d| had) best
+  (?:i|we) (?:must|have to|need to|want to|would|'d) (?:insist|ask|urge|beg|request|remind)
+  (?:i|we)(?:'m| am|'re| are)? (?:writing|getting in touch|mailing|calling) to (?:request|ask|order|book|claim|remind)
+  (?:i|we)(?: hereby| formally| would like to| wish to|'d like to)? (?:request|claim|demand)
+  your \\p{L}+(?: \\p{L}+){0,6} (?:would|will|is|are) (?:be )?(?:very |much |most |greatly |warmly )?(?:welcome|appreciated|helpful|requested)
+  (?:would|will) be (?:much |greatly |very much |highly )?(?:appreciated|welcome)
+  (?:i|we) (?:do |would |'d )?expect (?:the|your|you to|an|to (?:have|receive|get|see|hear))
+  (?:i|we) should (?:like|be (?:glad|grateful|pleased|obliged)) (?:to (?:have|see|get|know|receive|hear|ask)|if|for|a|an|the|your)
+  (?:i|we)(?:'d| would) (?:ask|welcome|value|be (?:glad|grateful|thankful|obliged) (?:of|for))
+  would it be (?:all right|alright|ok|okay|possible|too much|an option) (?:if|for|to)(?! (?:i|we)\\b)
+  can (?:i|we) (?:leave|trust|count on|ask|rely on)
+  would (?:mon|tues|wednes|thurs|fri|satur|sun)day (?:work|suit|do|be (?:all right|ok|okay)) for you to
+`);
+
+/** "Nothing may leave the archive." */
+const FORBIDDEN = /^(?:nothing|nobody|no one|no \p{L}+) (?:may|must|is to|are to|shall|should)\b/iu;
+
+/** "How about you take the early train?" */
+const WHY_NOT = /^(?:how about you|why don['’]t (?:you|we)|why not \p{Ll}+(?! (?:all|once))|what if (?:you|we))\b/iu;
+
+/** "I can't wait to see it" is no hurry. */
+const CANNOT_WAIT = /^(?!(?:i|we)\b).*\bcan(?:['’]t|not) wait\b(?! to\b)/i;
+
+/** "Let's get the quote out by Wednesday." */
+const LETS =
+  /^let['’]s (?!hope|see\b|face|say|be\b|not\b|just say|call it|wait and|pretend|assume|suppose|leave it)\p{L}+/iu;
+
+/** "Perhaps you could …", "it is high time somebody …", "I suggest you ring them first": asks in soft clothes. */
+export const suggested: KindRule = {
+  name: "it is suggested or expected",
+  confidence: 0.8,
+  find({ text }) {
+    const bare = bareClause(text);
+    if (/^(?:if|whether|unless|because|since|as) /i.test(bare)) return null;
+    if (WHY_NOT.test(bare)) return "ask";
+    if (/^(?:how|why|what|when|who|which|where)\b/i.test(bare) && /\?$/.test(text)) return null;
+    return SUGGESTED.test(bare) || LETS.test(bare) || CANNOT_WAIT.test(bare) || FORBIDDEN.test(bare) ? "ask" : null;
+  },
+};

@@ -1,0 +1,129 @@
+import type { KindRule } from "../kind-rule";
+import { isNoTrouble } from "../not-trouble";
+import { phrases } from "../phrases";
+
+/** Turns by which people say that a thing no longer does what it should. */
+const THINGS = phrases(`
+  (?:'s|is|are|was|were|looks?|feels?)(?: \\p{L}+)? (?:knackered|buggered|shot|bust|busted|dodgy|iffy|ropey|shoddy|sloppy|appalling|disgraceful|dreadful|terrible|awful|horrible|very bad|very poor|a (?:mess|shambles|disaster|nightmare|catastrophe|scandal|disgrace|hazard|health hazard|fire hazard|death trap|eyesore|bottleneck|showstopper|dead end|problem|worry)|chaos|at rock bottom|broke)
+  (?:lets?|letting|let) in (?:water|rain|the rain|draughts?)
+  (?:hit|hits|struck|run into|ran into|met with) (?:rock|water|a (?:snag|problem|wall|pipe|cable|bump|brick wall)|trouble|problems|difficulties|resistance)
+  (?:wheezing|rattling|grinding|squealing|clanking|knocking|spluttering|limping|gasping)
+  (?:seeing|getting|having|had|have|got|reporting|with|give|gives|giving|throws?|throwing) (?:some |a lot of |many |constant |terrible |no end of )?(?:errors|problems|trouble|issues|complaints|failures|difficulties|timeouts|crashes)
+  (?:has|have) been (?:revoked|withdrawn|refused|suspended|rejected|cut|stopped|terminated|lost|stolen|delayed|damaged|moved without|leaked|forced)
+  (?:came|come|arrived|turned up|delivered|received)(?: \\p{L}+)? (?:wet|twisted|late|empty|short|cold|warped|bent|unfinished|unlabelled|unpacked|damaged|in (?:a )?(?:damaged|bad|poor|terrible) (?:condition|state))
+  (?:dogs?|goats?|mouse|mice|rats?|moths?|cats?|birds|pigeons?|slugs|deer|fox|foxes|squirrels?|crows|caterpillars|beetles|horses?|sheep|pigs?) (?:has |have )?(?:ate|eaten|eat|chewed|got (?:at|into|out|loose)|gnawed|nibbled|taken|trampled|dug|escaped)
+  (?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply))? )(?:didn't|did not|hasn't|haven't|wasn't|weren't) (?!cost|mind|matter|hurt|need|include|charge|have to|take long|too|that|so|very|bad|any|a\\b|an\\b|the\\b|even|expensive)\\p{L}+
+  (?:goes|go|going|went) off (?:every|all|for no|again|at night)
+  nothing (?:is |'s )?(?:moving|moves|happens|happening|works|working|doing|gets done|being done)
+  (?:charged|billed|invoiced|debited) (?:twice|double|too much|again|for (?:things|something|work|goods|a))
+  missed (?:another|a|the|its|their|his|her|our) (?:milestone|deadline|date|target|appointment|train|boat|slot|payment|delivery|ferry|connection)
+  (?:conflict|clash|collision) with
+  (?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply|certainly|definitely))? )(?:can't|cannot|won't) (?!always|stand|wait|hurt|believe|help|mind|say|be (?:long|needed|required|necessary|there|at|in|back|away)|thank|imagine|bite|need|regret|matter|complain|do any|have to|know)\\p{L}+
+  (?:far|much|way|altogether) too \\p{L}+
+  (?:minutes?|seconds?|hours?|days?|weeks?|metres?|centimetres?|millimetres?|inches|feet) (?:slow|fast|short|too \\p{L}+|out|behind|overdue)
+  (?:came|come|sent|returned) back (?:undelivered|empty|unsigned|unopened|unpaid|damaged|broken|with|to us|again)
+  (?:wasps|hornets|ants|fleas|ticks|snakes|pigeons|a nest|squatters|intruders) (?:in|under|behind|on|all over) (?:the|our|my)
+  (?:parked|standing|lying|left) (?:across|in front of|right across|on top of) (?:the|our|my) \\p{L}+
+  (?:is|are|was|were|has been|have been|got) cut (?:off|by|through|short)
+  (?:is|are|was|were|looks?|seems?|feels?|became|has become|have become|went|gone|got|turned|'s|been)(?: (?:so|very|too|quite|all|totally|completely|already|still|rather|really|simply|a bit|slightly|badly|now|just|again|no longer|not))* (?:damp|wet through|uneven|wobbly|dying|illegal|invalid|expired|false|incorrect|inaccurate|unreadable|unrealistic|impossible|hopeless|slippery|filthy|stained|smelly|bitter|rancid|infested|overgrown|overrun|overcrowded|unpaid|unfinished|unavailable|unreachable|unreliable|forbidden|undrinkable|inedible|unhygienic|untenable|overloaded|misaligned|misprinted|misspelt|out of tune|out of date|out of control|full of (?:mistakes|errors|typos|holes|water|mould|mice|sand|dust))
+  no longer (?:realistic|valid|available|possible|safe|working|straight|watertight|with us|open|sold|made|covered|tenable|credible|affordable|an option|hold|holds)
+  (?:left out|leaves out|skipped|omitted|swallowed|wiped|mangled|garbled|scrambled|messed up|botched|bungled|ruined|spoilt|spoiled|overwrote|wrecked) (?:the|our|my|a|an|all|two|three|half|every|one|some|his|her|their)
+  (?:backed|drove|driven|crashed|ploughed|rolled|skidded|smashed|bumped|reversed|run|ran) into (?:the|our|a|my|somebody|someone|one)
+  (?:has|have|had) (?:been )?(?:forced|thawed|defrosted|melted|perished|wilted|shrunk|shrivelled|rusted|rotted|set|hardened|gone (?:hard|soft|off|flat|dead|black|green))
+  (?:cracked|warped|shrank|snapped|seized up|rusted|rotted|perished|wilted|flooded|thawed|defrosted|melted|collapsed|toppled|overheated|blew up|boiled over)(?! (?:into|the (?:whip|code)|down))
+  (?:water|rain|smoke|sewage|oil|gas|snow|sand|wind|damp|fumes)(?: is| was| has| has been| keeps| kept)? (?:coming|came|pouring|poured|dripping|getting|got|seeping|leaking|running|runs|everywhere|gushing) ?(?:in|through|out|under|down|over|up|everywhere|from)?
+  (?:came|come|coming|blown|brought) (?:down|off) (?:in|during|with|after|because of) (?:the|last|a|that|yesterday's) \\p{L}+
+  (?:ran|runs|run|running|has run|have run) (?:out|dry|aground)(?! of the (?:door|house|room|building|gate))
+  (?:expired|lapsed)
+  (?:there (?:is|are|was|were)|there's|has|have|had|found|shows?|full of|several|some|with|contains?|got|riddled with|noticed|see|seen) (?:a |an |some |many |several |more |two |three |four |bad |big |fresh |new |serious |hairline |deep |lots of |a lot of |plenty of )*(?:mistakes?|errors?|typos?|faults?|defects?|flaws?|cracks?|leaks?|scratches|dents?|stains?|discrepanc(?:y|ies)|delays?|shortages?|puddles?|vermin|burn marks?|mould|rust|damage|losses|bruises|break-ins?|gaps?|holes?|outages?|power cuts?)
+  (?:two|three|four|five|ten|several|many) times (?:what|the|as much|as high|more)
+  (?:much |far |considerably |way )?(?:higher|dearer|more expensive|longer|worse|less|lower|smaller|heavier|poorer) than (?:quoted|agreed|ordered|planned|expected|promised|budgeted|what (?:was|we|you)|the (?:quote|estimate|drawing|plan|budget|offer|order))
+  (?:went|gone|go|going) to (?:somebody|someone|the wrong|another (?:customer|address|house|client|shop|branch|firm|company|hotel|school))
+  (?:was|were|been|is|are) (?:given|sold|let|promised|rented|shipped|sent|delivered|handed) to (?:somebody|someone|the wrong|another|other)
+  (?:was|were|been) promised .{2,50} (?:but|and (?:it|now|nothing|there|still|we))
+  (?:says|say|said|claims?|promised) .{2,60} (?:and|but) (?:it|they|he|she|that|there|this) (?:isn't|is not|aren't|are not|wasn't|doesn't|didn't|never|hasn't|haven't)
+  (?:gave|given|giving|gives) (?:up the ghost|up on us|out|way)
+  (?:has |have |had )?(?:packed (?:up|in)|conked out|blown up|seized up|jammed up|cut out|tripped|shorted|run aground|capsized|sunk|derailed|curdled|congealed)
+  (?:on the blink|out of order|on (?:its|their|his|her) last legs|beyond repair|past saving|not fit for|a write-off|write it off|written off|up in smoke)
+  (?:is|are|was|were|has been|have been|started|keeps?|keep|been)(?: \\p{L}+)? (?:peeling|flaking|crumbling|sagging|rusting|leaking|dripping|fraying|fading|cracking|splitting|warping|bubbling|rotting|wilting|shrinking|slipping|stalling|lagging|overheating|smoking|sparking|misfiring|buckling|subsiding|seizing|swelling)
+  (?:is|are|was|were|has been|have been|keeps?|keep|came|comes?|come|gone|went|started)(?: \\p{L}+)? (?:coming|falling|wearing|breaking|dropping|blowing|washing|rubbing|tearing|flying) (?:off|loose|away|apart|undone|out|through|down|over|in|to pieces|to bits)
+  (?:comes?|came|rubs?|rubbed|flakes?|fell|falls?|broke|breaks?|snapped|sheared|dropped|drops?|blew|washed|tore|chipped) (?:off|loose|apart|to pieces|to bits|in half|in two)
+  (?:is|are|was|were)(?: still| now| just| simply)? not (?:selling|working|responding|answering|moving|heating|cooling|closing|opening|draining|charging|printing|growing|eating|coming|holding|matching|running|starting|going well|going to (?:be|make|work|happen|fit|finish|last|plan|get)|getting (?:through|paid|better)|paying|reaching|delivering|enough|good enough|up to|safe|sterile|level|straight|watertight|as (?:ordered|agreed|described)|what (?:we|i|was)|usable|legible)
+  (?:isn't|aren't|wasn't|weren't) (?:selling|working|responding|answering|moving|heating|cooling|closing|opening|draining|charging|printing|growing|eating|coming|holding|running|starting|going (?:well|to)|enough|good enough|up to|safe|what (?:we|i|was)|as (?:ordered|agreed))
+  (?:won't|will not|wouldn't|would not) (?:start|stretch|last|be enough|hold|shut|close|open|turn|budge|charge|cover|cope|manage|dry|stick|set|go (?:away|in|through|on|off)|stop|take|pay|accept|sign|play|make (?:it|the)|meet|keep|be (?:able|ready|finished|done|back|there|in time|enough|delivered|possible)|arrive|work|fit|finish)
+  (?:doesn't|does not|don't|do not|didn't|did not) (?:work|hold|fit|stick|close|shut|lock|start|add up|match|arrive|dry|stretch|reach|cover|stop|respond|react|heat|cool|drain|cut|ring|switch|run|show up|look right|taste right|pay|turn up|get here|go in|seal|balance)
+  (?:both|two|three|all|our|the|one|front|rear|back|tyres?|tires?|battery|batteries) (?:\\p{L}+ )?(?:is|are|was|were|went|has gone|have gone) (?:flat|blunt|bent|crooked|stiff|unsafe|mouldy|moldy|sour|stale|cloudy|dead|empty|bone dry|loose|wobbly|filthy|infested|unusable|waterlogged|overgrown|illegible|bust|buckled|charred|scorched|soggy|wrecked)
+  (?:mould|mold|dry rot|wet rot|rising damp|woodworm|mice|rats|moths|cockroaches|bedbugs|head lice|lice|vermin|weevils|blight|mildew|fungus|an infestation|an infection|an outbreak|asbestos|legionella|salmonella)(?= |[.,;!]|$)(?! (?:trap|resistant|proof|free|control|treatment))
+  had to (?:be )?(?:throw|thrown|scrap|scrapped|bin|binned|redo|redone|repeat|repeated|cancel|cancelled|destroy|destroyed|abandon|abandoned|turn (?:people|guests|them)|send (?:people|guests|them|it) (?:home|back)|close|shut|evacuate|stop|be (?:towed|rescued|withdrawn|recalled|put down))
+  (?:went|gone|goes|go) (?:astray|missing|wrong|haywire|to waste|up in flames|belly up|off the rails|pear-shaped|bust|under|bankrupt)
+  (?:vanished|disappeared|nowhere to be found|unaccounted for|mislaid|misplaced|gone walkabout)
+  (?:seem|seems|appear|appears|must) to have (?:lost|forgotten|mislaid|misplaced|missed|mixed|made a mistake|gone|sent|deleted|vanished)
+  (?:got|get|gets|getting)(?: \\p{L}+)? (?:soaked|wet|lost|stuck|stolen|damaged|crushed|squashed|dented|burned|burnt|flooded|contaminated|mixed up|muddled|tangled|delayed|wrecked)
+  (?:soaked|drenched|flooded|swamped|ruined|wrecked|scorched|crushed|flattened|trampled|vandalised|smashed|destroyed|gutted|gnawed|eaten) (?:the|our|all|half|most|two|three|through|by|a|an|everything)
+  (?:split|curdled|collapsed|capsized|overflowed|overran|exploded|caught fire|burst|snapped|melted|shattered|derailed|imploded)(?= |[.,;!]|$)(?! (?:into|between|the (?:bill|cost|work|order|difference)|it (?:between|into)))
+`);
+
+/** Money, time and permission that are not there. */
+const MEANS = phrases(`
+  (?:don't|do not|can't|cannot|didn't|couldn't) see (?:how|any way|a way|where (?:we|i))
+  (?:no way|hardly possible|not possible|impossible|out of the question) (?:to|that|we|of)
+  (?:is|are|was|were|has been|have been|had to be|has|have|got|getting) (?:\\p{L}+ )?(?:cancelled|canceled|called off|scrapped|shelved|suspended|postponed|discontinued|cancelled on us|axed|grounded|closed down|shut down)
+  (?:has|have)(?:n't| not)(?: yet| even| still)? (?:paid|signed|answered|replied|returned|delivered|started|begun|moved|responded|turned up|shown up|come back|arrived|left|been (?:paid|delivered|signed|returned|sent|fixed|repaired|collected|picked up|cleaned|approved|answered|updated|told|informed))
+  (?:won't|will not|wouldn't|doesn't|does not|refuses to|refused to) (?:let|allow|accept|sign|release|pay|honour|approve|insure|deliver|serve|take|admit|touch) (?:us|me|our|the|it|them|my|any|that|anything|anybody|anyone)
+  (?:do|does|did)(?:n't| not) have (?:a |an |any |the )?(?:valid|working|proper|enough|sufficient|single|left|money|budget|capacity|right)
+  (?:nobody|no one|none of us|not a soul) (?:knows|can|could|has|wants|understands|will|is able|saw|noticed|thought|seems)
+  (?:frozen|blocked|closed|suspended|cancelled|locked) (?:the|our|my|his|her|us|me)(?: \\p{L}+)? (?:account|card|permit|contract|access|order|funds|budget|subscription|delivery|line|credit)
+  (?:not|never) going to (?:get|have|make|be|finish|see|reach|hold|last|work|happen)
+  (?:going to|will|would|about to|likely to|bound to|might|may|could) (?:miss|lose|overrun|run (?:late|out|over|short)|be (?:late|delayed|overdue|short|too late|fined|sued|stranded|behind)|slip|fail|go under|cost us)
+  (?:have|has|had|'ve|'s) (?:overspent|overrun|double-booked|underestimated|miscounted|miscalculated|undercharged|overlooked|run (?:out|short|low|aground))
+  (?:costs?|prices?|rents?|fees?|fares?|rates?|premiums?)(?: \\p{L}+){0,3} (?:have |has |had )?(?:gone|shot|went|going|goes|go|rise|rises|rising|jump|risen|rose|doubled|tripled|climbed|jumped)
+  (?:sales|takings|bookings|orders|numbers|attendance|visitors|revenue|turnover|income|applications|ticket sales|entries)(?: \\p{L}+){0,4} (?:are|is|have|has|were|was|fell|dropped|collapsed|lag|lagging|halved) ?(?:well |far |way |much |badly |still )?(?:below|down|poor|behind|low|lower|fallen|dropped|halved|collapsed|disappointing|weak|dried)?
+  (?:in the red|in arrears|over budget|over the budget|short of (?:cash|funds|money|staff|hands|time)|out of (?:pocket|funds|cash|money)|can't afford|cannot afford|eats? into|blows? the budget|won't stretch)
+  (?:refused|denied|withheld|withdrawn|revoked|turned down|thrown out|rejected|declined|blocked|vetoed) (?:us |our |the |my |his |her |their |a |planning )?(?:permission|permit|licence|license|application|loan|claim|visa|request|appeal|grant|entry|access|bid|offer|plans?|drawings?|payment|card|cheque)
+  (?:permission|the permit|the licence|the license|the application|our application|the loan|the claim|the grant|the bid|our bid|the visa|the plans?)(?: \\p{L}+){0,3} (?:was|were|has been|have been|is|got) (?:refused|denied|withdrawn|revoked|turned down|thrown out|rejected|blocked|lost|declined|frozen|suspended)
+  (?:impounded|seized|confiscated|quarantined|embargoed|stranded|marooned|stuck (?:at|in|on|behind|with)|held (?:at|by|up|back) |holding (?:up |back )?(?:the|our|all|it|them)|sitting (?:at|in) customs)
+  (?:nobody|no one|none of (?:them|us|the \\p{L}+)|hardly (?:anyone|anybody)|not one|only (?:two|three|four|five|six|half|a handful)(?: of \\p{L}+)?)(?: \\p{L}+)? (?:turned up|came|answers|answered|showed|shows|replied|responded|signed up|applied|bought|bid|registered|told (?:us|me)|picks? up)
+  (?:cut off|without (?:power|water|heating|electricity|gas|a (?:driver|cook|venue|room|speaker|sponsor|teacher|permit))|no (?:power|water|heating|electricity|signal|reception))
+  (?:at risk|in danger|in jeopardy|under threat|hangs? (?:by a thread|in the balance)|touch and go|on the brink|a matter of days|cutting it fine|too tight|against the clock)
+  (?:clash|clashes|clashed|collides?) with
+  (?:does not|doesn't|do not|don't|did not|didn't) (?:comply|conform|meet (?:the|our|your)|match (?:the|our|your)|pass)
+  not (?:selling|sold|delivered|paid|covered|insured|licensed|approved|signed|cleared|ready) (?:yet|after|despite|and|in time)
+  (?:is|are|was|were|will be) (?:\\p{L}+ )?(?:late|overdue|delayed|behindhand)(?: again| with| by|[.,;!]|$)
+`);
+
+/** People who are hurt, ill, gone or angry. */
+const PEOPLE = phrases(`
+  (?:taken to (?:his|her|their) bed|on crutches|in plaster|in a wheelchair|at death's door|in a bad way|in a coma)
+  (?:pushing back|pushes back|digging (?:in|his|her|their)|dragging (?:its|his|her|their) feet|playing for time|wavering|getting cold feet|got cold feet|having second thoughts|withholding|withheld|stonewalling|refusing)
+  (?:was|were|been|got|being|feels?|felt) (?:bullied|harassed|threatened|abused|misled|cheated|overcharged|ignored|insulted|humiliated|misinformed|tricked|conned)
+  (?:not|aren't|isn't|no longer) (?:on speaking terms|talking to|speaking to|getting on)
+  (?:threw|throws|thrown) out (?:our|the|my|his|her|their)
+  (?:has|have|had|got|with|caught|catching|suffers? from|suffering from|diagnosed with|out with) (?:the |a |an |some )?(?:bad |nasty |severe |high |mild )?(?:colic|flu|fever|measles|mumps|mastitis|foot rot|ringworm|rash|allergy|asthma attack|pneumonia|bronchitis|cancer|infection|food poisoning|concussion|migraine|sciatica|shingles|burnout|norovirus|stomach bug|hernia|slipped disc|broken \\p{L}+|sprained \\p{L}+|torn \\p{L}+)
+  (?:food poisoning|an ambulance|stitches|first aid|the fire brigade|casualty|(?:go|went|gone|taken|rushed|admitted) (?:to|into) (?:the )?hospital)
+  (?:was|were|got|been) (?:stung|bitten|scalded|electrocuted|knocked (?:down|over|out)|run over|poisoned|crushed|attacked|assaulted|insulted|sacked|fired|arrested|evicted|fined|sued)
+  (?:has|have|had) lost (?:his|her|their|its|our|a|an|two|three|half|the) \\p{L}+
+  (?:sprained|fractured|twisted|broken|broke|hurt|injured|cut|bruised|burned|burnt|dislocated|pulled|torn|strained|crushed) (?:his|her|their|its|my|a|an|the|himself|herself|themselves|both|two)(?: \\p{L}+)?
+  (?:down|gone down|came down|come down|in bed|off|laid up|sick) with (?:a |an |the )?(?:\\p{L}+ )?(?:flu|fever|cold|bug|virus|infection|pneumonia|migraine|back|stomach|covid|measles|chickenpox|food poisoning|bronchitis|leg|knee|cough|injury|colic)
+  (?:is|are|was|were|'s|been|fell|fallen|taken|got)(?: \\p{L}+)? (?:ill|unwell|poorly|lame|concussed|unconscious|hospitalised|signed off|off work|off sick|off (?:his|her|its|their) (?:feed|food|feet|legs)|homesick|stranded|hurt|injured|in hospital|in intensive care|in quarantine)
+  (?:slipped|tripped|fell|fallen|collapsed|fainted|passed out) (?:on|over|off|down|from|in|at|and|during)
+  (?:threatens?|threatened|threatening) (?:to|us|with|legal)
+  (?:wants?|wanted|wishes|decided|intends?|plans?|going) (?:to )?(?:cancel|leave us|pull (?:out|the plug)|terminate|back out|walk (?:away|out)|quit|resign|take (?:his|her|their|its) (?:business|custom)|withdraw|drop (?:us|the)|sue|complain|go elsewhere|end the contract|call it off|stop payment)
+  (?:up in arms|beside (?:himself|herself|themselves)|at (?:his|her|their|my|our) wits' end|fed up|had enough|sick of|lost (?:patience|faith|confidence|heart)|losing (?:patience|faith|confidence|interest|heart)|running out of patience|out of patience|hopping mad|in tears|in uproar|not (?:amused|pleased|happy|impressed|best pleased)|spitting feathers|seething|appalled|outraged|irate|indignant|disgusted|dismayed|alarmed|frustrated|frantic|desperate|distraught|disgruntled)
+  (?:worries|worry|concerns|troubles|bothers|alarms|frightens|frustrates|upsets|annoys|puzzles) (?:me|us|him|her|them|the|our|everyone|my)
+  (?:i|we)(?:'m| am|'re| are)(?: \\p{L}+)? (?:worried|concerned|alarmed|uneasy|afraid|at a loss|stuck|desperate|disappointed|anxious|nervous|short-handed|snowed under|swamped|overwhelmed|drowning)(?! (?:to say|not to be))
+  (?:put|puts|putting) (?:us|me|it|them|everyone) off(?! the)
+  (?:resigned|quit|given notice|handed in|walked out|walked off|left us|leaving us|let us down|pulled out|dropped out|bailed|cried off|stood us up|gone sick|gone bust|defected|jumped ship|called in sick|reported sick|stopped answering|gone quiet|gone to ground)
+  (?:has|have|had|was|were|in) (?:an accident|a fall|a stroke|a heart attack|a breakdown|a crash|a row|an argument|a collision|a puncture|a nasty)
+  (?:quarrel|row|dispute|feud|stand-off|deadlock|walkout|strike|protest|petition|boycott|uproar|backlash|mutiny) (?:with|between|over|about|among|at)
+  (?:the queen|the dog|the cat|the mare|the cow|the calf|our \\p{L}+) (?:is|has|was) (?:missing|dead|lame|escaped|ill|loose|sick|run away)
+  (?:stolen|burgled|robbed|broken into|hacked|scammed|defrauded|mugged|vandalised|graffitied)
+`);
+
+const TURNS = [THINGS, MEANS, PEOPLE];
+
+/** "The oven gave up the ghost", "nobody turned up", "she slipped and hurt her back": trouble in the turns people use for it. */
+export const turnForTheWorse: KindRule = {
+  name: "something took a turn for the worse",
+  confidence: 0.75,
+  find: ({ text }) => (!isNoTrouble(text) && TURNS.some((turn) => turn.test(text)) ? "trouble" : null),
+};

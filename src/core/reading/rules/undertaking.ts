@@ -1,0 +1,59 @@
+import { bareClause } from "../bare-clause";
+import type { KindRule } from "../kind-rule";
+import { phrases } from "../phrases";
+
+const WHEN =
+  "(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week|weekend)|over the weekend|at the weekend|in the morning|next (?:week|month|\\p{L}+day)|(?:on|by|from|before) (?:the |\\d|\\p{L}+day)|at (?:\\d|noon|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)|first thing)";
+
+/** Words by which somebody binds themselves or their house, beside "I will". */
+const BOUND = phrases(`
+  (?:i|we)(?: hereby| do)? (?:(?:undertake|guarantee|commit|pledge|promise|vow|agree|intend|mean|plan|aim) to (?!be\\b|stay|live|retire|vote|go\\b)\\p{L}+|(?:undertake|guarantee|promise|vow) (?:that|delivery|it|this|you)\\b)
+  you (?:can|may) (?:expect|count on|rely on|look forward to)
+  you have my (?:word|promise)
+  expect (?:my|our|a (?:call|letter|mail|reply|visit|message|proposal|quote|parcel)|an (?:answer|offer|update|email)|it|them|us|me)(?: \\p{L}+){0,6} (?:from (?:me|us)|by|on|in|this|next|tomorrow|today|within|before)
+  consider (?:it|that|this) (?:done|settled|sorted)
+  count me in
+  (?:i|we)(?:'m| am|'re| are|'d be| would be)(?: very| more than| quite)? (?:happy|glad|pleased|willing|prepared|ready) to (?!hear|see|say|know|report|be\\b|have|help|discuss|answer|meet|tell|announce|inform|note|learn|read|welcome|find)\\p{L}+
+  (?:i|we) can (?:have|bring|send|deliver|come|drop|pick|collect|do|start|ship|post|print|repair|fix|install|cover|take over|stand in|drive|lend|offer you)\\b.{0,80} ${WHEN}
+  (?:i|we) (?:bring|send|collect|pick up|deliver|ring|call|come by|drop|post|start|print|ship|fetch|take) .{2,60} ${WHEN}
+  (?:it|this|that)(?:'s| is) (?:in my diary|on my list)
+  i(?:'m| am) on (?:it|to it|the case)
+  we(?:'re| are) on (?:it|the case)
+  (?:i|we)(?:'m| am|'re| are) (?:replacing|refunding|crediting|reordering|looking into|seeing to|dealing with|working on (?:it|this|that|the))
+  (?:will|shall) be (?!closed|held|open|attended|followed|needed|required|known|pleased|delighted|interested|missed|used|celebrated|shown|played|served|chaired)\\p{L}+(?:ed|en|nt|lt|de|id|ut|ght)\\b.{0,40} ${WHEN}
+  (?:will|should) be (?:on|in|at|with) your \\p{L}+(?: \\p{L}+)? ${WHEN}
+  (?:i|we)(?:'ve| have) (?:put|got) (?:it|that|this) (?:in|on) (?:my|our) (?:diary|list|calendar)
+  (?:it|the rest|that|this) (?:goes|is going) (?:out )?to you
+`);
+
+/** "Tomorrow I pick up the costumes." */
+const WHEN_FIRST = new RegExp(
+  `^(?:${WHEN})[^,]{0,20},? (?:i|we) (?!am|are|was|were|have|had|need|want|would|should|must|could|can|hope|think|will be|do not|don['’]t)\\p{L}+`,
+  "iu",
+);
+
+/** "Tom'll bring the trailer round": somebody the reader does not know by address. */
+const BY_NAME =
+  /^[A-Z][a-zß-ÿ]+(?:['’]ll| will) (?:bring|send|deliver|come|collect|pick|drop|call|ring|look|fix|do|take|get|post|write|meet|fetch|see to|be (?:there|with you|round))\b/;
+
+/** "Our technician will call you": somebody of the writer's house. */
+const OF_OUR_HOUSE =
+  /^(?:our|my|the undersigned['’]?s?|this) (?:\p{L}+ ){1,3}(?:will|shall|is going to) (?:also |then |now |gladly |be )?(?:call|calling|ring|contact|send|sending|bring|bringing|deliver|delivering|come|coming|collect|pick|visit|arrange|repair|replace|prepare|check|look|write|mail|email|refund|pay|handle|deal|take|install|fix|get|in touch|let|confirm|do|draw|make|drop|meet|see to|sort|be (?:at your|with you|there|on site|round))\b/iu;
+
+/** "You can expect our offer", "we undertake to finish", "our technician will call you": promises without "I will". */
+export const undertaking: KindRule = {
+  name: "the writer binds themselves",
+  confidence: 0.75,
+  find({ text }) {
+    const bare = bareClause(text);
+    if (
+      /\?$/.test(text) ||
+      /^(?:if|whether|unless|because|although) /i.test(bare) ||
+      /\bif you (?:like|want|wish)\b/i.test(text)
+    )
+      return null;
+    return BOUND.test(bare) || WHEN_FIRST.test(text) || OF_OUR_HOUSE.test(bare) || BY_NAME.test(bare)
+      ? "promise"
+      : null;
+  },
+};

@@ -1,0 +1,63 @@
+import fs from "node:fs";
+import path from "node:path";
+import { clausesIn } from "@/core/reading/clauses";
+import { kindOf, type LetterGround } from "@/core/reading/kind-rule";
+import { KIND_RULES } from "@/core/reading/rules/list";
+import type { SlipKind } from "@/core/reading/slip";
+
+type SentenceKind = SlipKind | "nothing";
+
+const person = (name: string, house: string) => {
+  const address = `${name.split(" ")[0]!.toLowerCase()}@${house}.example`;
+  return { id: address, name, address };
+};
+
+/** The people whom the sentences name, and who writes to whom. */
+const GROUND: LetterGround = (() => {
+  const team = ["Ines Valdarno", "Paul Reker", "Teresa Bohm", "Marco Pells", "Hanne Vik", "Ewa Lis"].map((name) =>
+    person(name, "ours"),
+  );
+  const outside = [person("Lena Orb", "theirs"), person("Olaf Writer", "theirs")];
+  return { writer: outside[1]!, to: [team[0]!], people: { team, outside } };
+})();
+
+/** Labelled sentences by their kind, one a line (sentences.txt). */
+function labelledSentences(): { kind: SentenceKind; sentence: string }[] {
+  const text = fs.readFileSync(path.join(import.meta.dirname, "sentences.txt"), "utf8");
+  return text
+    .split(/^===== /m)
+    .slice(1)
+    .flatMap((block) => {
+      const [kind = "", ...sentences] = block.trim().split("\n");
+      return sentences.map((sentence) => ({ kind: kind as SentenceKind, sentence }));
+    });
+}
+
+/** What the rules find in a sentence: the kind of each of its clauses that has one. */
+function kindsIn(sentence: string): SlipKind[] {
+  return clausesIn(sentence, [{ kind: "new", start: 0, end: sentence.length }]).flatMap((clause) => {
+    const found = kindOf(clause, GROUND, KIND_RULES);
+    return found ? [found.kind] : [];
+  });
+}
+
+export interface SentenceScore {
+  count: number;
+  right: number;
+  mistakes: string[];
+}
+
+/** How many sentences of each kind are read for what they are. */
+export function scoreSentences(): Map<SentenceKind, SentenceScore> {
+  const scores = new Map<SentenceKind, SentenceScore>();
+  for (const { kind, sentence } of labelledSentences()) {
+    const score = scores.get(kind) ?? { count: 0, right: 0, mistakes: [] };
+    scores.set(kind, score);
+    score.count += 1;
+    const found = kindsIn(sentence);
+    const isRight = kind === "nothing" ? found.length === 0 : found.length > 0 && found.every((one) => one === kind);
+    if (isRight) score.right += 1;
+    else score.mistakes.push(`${found.join(", ") || "nothing"} for ${kind}: ${sentence}`);
+  }
+  return scores;
+}
