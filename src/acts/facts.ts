@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
+import type { ChangeKind } from "../core/following/item";
 import type { RowValues } from "../core/tasks/outcome";
-import type { Owner, SlipFacts } from "../core/tasks/task";
+import type { Owner, SlipChange, SlipFacts } from "../core/tasks/task";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
 import { maySeeConversation, maySeeProject, maySeeTask, type Viewer } from "../data/need-to-know";
@@ -18,7 +19,7 @@ export async function conversationFacts(db: Database, actor: Actor, conversation
     conversationId: row.id,
     place: row.place,
     conversationProjectId: row.projectId,
-    slips: await slipFacts(db, conversationId),
+    slips: await slipFacts(db, actor, conversationId),
     actorId: actor.personId,
   };
 }
@@ -40,21 +41,51 @@ interface SlipColumns {
   projectId: string | null;
   workstreamId: string | null;
   state: SlipFacts["state"];
+  change: ChangeKind | null;
+  changesTaskId: string | null;
 }
 
 const SLIP = sql`s.id, s.conversation_id as "conversationId", s.letter_id as "letterId", s.start, s."end", s.kind, s.title, s.owner_id as "ownerId", s.theirs_id as "theirsId",
-  s.due_day as "dueDay", s.due_time as "dueTime", s.due_zone as "dueZone", s.priority, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state`;
+  s.due_day as "dueDay", s.due_time as "dueTime", s.due_zone as "dueZone", s.priority, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state, s.change, s.changes_task_id as "changesTaskId"`;
 
 function ownerOf(row: { ownerId: string | null; theirsId: string | null }): Owner {
   return row.theirsId ? { side: "theirs", correspondentId: row.theirsId } : { side: "ours", personId: row.ownerId };
 }
 
-async function slipFacts(db: Database, conversationId: string): Promise<SlipFacts[]> {
+/** The tasks that open slips of a conversation would change, locked, with the letter's words; those that the actor may not see are left out. */
+async function changesFacts(
+  db: Database,
+  actor: Actor,
+  rows: readonly SlipColumns[],
+): Promise<ReadonlyMap<string, SlipChange>> {
+  const open = rows.filter((row) => row.changesTaskId !== null && row.state === "proposed");
+  if (open.length === 0) return new Map();
+  const tasks = await rowsOf<SlipChange["task"]>(
+    db,
+    sql`select t.id, t.side, t.state from task t where t.id in ${open.map((row) => row.changesTaskId)} and ${maySeeTask(actor)} for update of t`,
+  );
+  const letters = await rowsOf<{ id: string; text: string }>(
+    db,
+    sql`select id, text from letter where id in ${open.map((row) => row.letterId)}`,
+  );
+  return new Map(
+    open.flatMap((row) => {
+      const task = tasks.find((one) => one.id === row.changesTaskId);
+      const text = letters.find((one) => one.id === row.letterId)?.text ?? "";
+      const quote = text.slice(row.start ?? 0, row.end ?? 0).replace(/\s+/g, " ");
+      return task && row.change ? [[row.id, { change: row.change, quote, task }] as const] : [];
+    }),
+  );
+}
+
+async function slipFacts(db: Database, actor: Actor, conversationId: string): Promise<SlipFacts[]> {
   const rows = await rowsOf<SlipColumns>(
     db,
     sql`select ${SLIP} from slip s join letter l on l.id = s.letter_id where s.conversation_id = ${conversationId} order by l.sent_at, s.start nulls last, s.id`,
   );
-  return rows.map((row) => ({
+  const changes = await changesFacts(db, actor, rows);
+  const seen = rows.filter((row) => row.state !== "proposed" || !row.changesTaskId || changes.has(row.id));
+  return seen.map((row) => ({
     id: row.id,
     conversationId: row.conversationId,
     passage: { letterId: row.letterId, start: row.start, end: row.end },
@@ -66,6 +97,7 @@ async function slipFacts(db: Database, conversationId: string): Promise<SlipFact
     projectId: row.projectId,
     workstreamId: row.workstreamId,
     state: row.state,
+    changes: changes.get(row.id) ?? null,
   }));
 }
 

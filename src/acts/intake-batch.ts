@@ -1,8 +1,10 @@
 import { eq, sql } from "drizzle-orm";
 import { letterVector } from "../core/finding/letter-words";
+import type { FoundChange } from "../core/following/item";
 import { baseSubject } from "../core/letters/base-subject";
 import { mayContinue } from "../core/letters/conversations";
 import { failureTitle } from "../core/letters/failure-words";
+import { idsOf } from "../core/letters/joined-by";
 import type { Letter } from "../core/letters/letter";
 import type { Envelope, RemotePlace } from "../core/letters/ways";
 import { phraseOf } from "../core/reading/lessons";
@@ -17,7 +19,7 @@ import { rowsOf } from "../data/rows";
 import { arrival, conversation, letter, slip, task, thread } from "../data/schema";
 import { outgoing } from "../data/schema-post";
 import type { IntakeHouse } from "./intake-house";
-import { asJoinable, IntakeKnown, idsOf, type Joined, twinKey } from "./intake-known";
+import { asJoinable, IntakeKnown, type Joined, twinKey } from "./intake-known";
 
 /** What became of a raw message. `why` says, of one kept unread, why it cannot be read. */
 export type TakenIn =
@@ -34,7 +36,7 @@ export interface ParsedMessage {
   readonly letter: Letter | null;
   readonly why: string | null;
   /** What the reader proposes; read before the transaction, which must be short. */
-  readonly found: readonly FoundSlip[];
+  readonly found: readonly (FoundSlip | FoundChange)[];
   /** The day until which an automatic reply says that its writer is away. */
   readonly awayUntil: Day | null;
   /** What it is found by; null where it was not read. */
@@ -259,6 +261,8 @@ export class IntakeBatch {
       workstreamId: null,
       state: "proposed",
       taskId: null,
+      change: null,
+      changesTaskId: null,
       madeBy: "reader",
       reason: "a mail server reports that a letter did not arrive",
       confidence: 1,
@@ -267,7 +271,10 @@ export class IntakeBatch {
     });
   }
 
-  private addSlip(found: FoundSlip, letterId: string, joined: Joined, l: Letter): void {
+  private addSlip(found: FoundSlip | FoundChange, letterId: string, joined: Joined, l: Letter): void {
+    const changes = "changes" in found ? found.changes : null;
+    // A letter that is kept apart from the conversation it answers (it came to one of us alone) says nothing of its tasks.
+    if (changes && changes.conversationId !== joined.id) return;
     const owner = this.house.team.find((person) => person.address === found.owner);
     const theirs = !owner && found.owner ? this.known.outside.get(found.owner) : undefined;
     this.rows.slips.push({
@@ -289,6 +296,8 @@ export class IntakeBatch {
       workstreamId: null,
       state: "proposed",
       taskId: null,
+      change: changes?.change ?? null,
+      changesTaskId: changes?.taskId ?? null,
       madeBy: "reader",
       reason: found.reason,
       confidence: found.confidence,

@@ -6,6 +6,7 @@ import {
   type JoinableLetter,
   LONGEST_PAUSE_DAYS,
 } from "../core/letters/conversations";
+import { idsOf } from "../core/letters/joined-by";
 import type { Letter } from "../core/letters/letter";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
@@ -48,15 +49,6 @@ export function twinKey(l: Letter | null): string | null {
 /** A conversation that an answer without references may belong to. */
 interface Continuing extends JoinableConversation {
   readonly id: string;
-}
-
-/** Message-IDs by which a letter is joined, the nearest first: its own, what it answers, and what it reports as failed. */
-export function idsOf(l: Letter): string[] {
-  return [
-    ...(l.messageId ? [l.messageId] : []),
-    ...(l.bounce?.returnedId ? [l.bounce.returnedId] : []),
-    ...[...l.references].reverse(),
-  ];
 }
 
 export function asJoinable(l: Letter): JoinableLetter {

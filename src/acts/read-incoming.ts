@@ -1,10 +1,13 @@
 import crypto from "node:crypto";
 import { sql } from "drizzle-orm";
+import type { OpenTask } from "../core/following/task-changes";
+import { idsOf } from "../core/letters/joined-by";
 import { LARGEST_MESSAGE_BYTES } from "../core/letters/mime";
 import type { RemotePlace } from "../core/letters/ways";
 import type { Lesson } from "../core/reading/lessons";
 import type { Database } from "../data/engine/database";
 import { lessonsFor } from "../data/queries/lessons";
+import { openTasksAnswered } from "../data/queries/open-tasks";
 import { rowsOf } from "../data/rows";
 import type { ParsedMessage } from "./intake-batch";
 import type { IntakeHouse } from "./intake-house";
@@ -69,11 +72,18 @@ export async function parseIncoming(messages: readonly LookedUp[]): Promise<Pars
 export interface Known {
   readonly names: ReadonlyMap<string, string>;
   readonly lessons: readonly Lesson[];
+  /** Tasks that are open in the conversations that they answer, by Message-ID. */
+  readonly openTasks: ReadonlyMap<string, readonly OpenTask[]>;
 }
 
 export async function whatIsKnown(db: Database, parsed: ParsedIncoming): Promise<Known> {
   const writers = parsed.batch.letters.flatMap((one) => (one.ok && one.letter.from ? [one.letter.from.address] : []));
-  return { names: await knownNames(db, parsed), lessons: await lessonsFor(db, writers) };
+  const answered = parsed.batch.letters.flatMap((one) => (one.ok ? idsOf(one.letter) : []));
+  return {
+    names: await knownNames(db, parsed),
+    lessons: await lessonsFor(db, writers),
+    openTasks: await openTasksAnswered(db, answered),
+  };
 }
 
 async function knownNames(db: Database, { batch }: ParsedIncoming): Promise<Map<string, string>> {

@@ -18,6 +18,7 @@ import {
   uniqueIndex,
   uuid,
 } from "drizzle-orm/pg-core";
+import type { ChangeKind } from "../core/following/item";
 import type { Bounce, LetterFile, PassedOn, TextPart } from "../core/letters/letter";
 import type { Envelope, MayWrite, RemotePlace } from "../core/letters/ways";
 import type { Change } from "../core/tasks/outcome";
@@ -269,6 +270,9 @@ export const slip = pgTable(
     workstreamId: uuid("workstream_id").references(() => workstream.id),
     state: text("state").$type<"proposed" | "kept" | "brushed off">().notNull(),
     taskId: uuid("task_id").references((): AnyPgColumn => task.id),
+    /** What keeping it does to a task that is here already, and to which; null where it makes one. */
+    change: text("change").$type<ChangeKind>(),
+    changesTaskId: uuid("changes_task_id").references((): AnyPgColumn => task.id),
     madeBy: text("made_by").$type<"reader" | "person">().notNull(),
     reason: text("reason").notNull(),
     /** The rule of the reader that found it, and its passage as it is known again; null for a person's own slip. */

@@ -50,9 +50,14 @@ class DemoLoader {
     const composed = await Promise.all(
       conversations.map((conversation, number) => compose(conversation, number, this.reference)),
     );
-    await this.loadLetters(composed.flat());
-    await this.dealWithAll(conversations, composed);
+    const isAnswer = (number: number, i: number) => conversations[number]!.letters[i]!.flags.includes("answer");
+    const first = composed.map((letters, number) => letters.filter((_, i) => !isAnswer(number, i)));
+    const answers = composed.flatMap((letters, number) => letters.filter((_, i) => isAnswer(number, i)));
+    await this.loadLetters(first.flat());
+    await this.dealWithAll(conversations, first);
     await this.makeTasks();
+    // What answers a task comes after it was made.
+    await this.loadLetters(answers);
   }
 
   private async loadHouse(): Promise<void> {

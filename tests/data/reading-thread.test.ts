@@ -11,6 +11,7 @@ const ask: ReadingAsk = {
     projects: [],
   },
   lessons: [],
+  openTasks: new Map(),
   names: new Map([["ada@beech.example", "Ada Lund"]]),
   now: Date.parse("2026-11-24T11:20:00Z"),
   isOurs: false,

@@ -1,4 +1,7 @@
 import { letterVector } from "../../core/finding/letter-words";
+import type { FoundChange } from "../../core/following/item";
+import { changesOfTasks, type OpenTask } from "../../core/following/task-changes";
+import { idsOf } from "../../core/letters/joined-by";
 import type { Letter } from "../../core/letters/letter";
 import { type ParsedLetter, parseLetter } from "../../core/letters/parse-letter";
 import { readAway } from "../../core/reading/away";
@@ -17,6 +20,8 @@ export interface ReadingAsk {
   readonly names: ReadonlyMap<string, string>;
   /** What people have taught about the writers of these letters. */
   readonly lessons: readonly Lesson[];
+  /** Tasks that are open in the conversations that these letters answer, by the Message-IDs of those. */
+  readonly openTasks: ReadonlyMap<string, readonly OpenTask[]>;
   /** The instant of arrival, milliseconds since 1970 UTC. */
   readonly now: number;
   /** Whether the letters are ours: then nothing is proposed. */
@@ -25,7 +30,7 @@ export interface ReadingAsk {
 
 /** What is read in a letter: proposed slips, until when an automatic reply says that its writer is away, and what it is found by. */
 export interface Understood {
-  readonly found: readonly FoundSlip[];
+  readonly found: readonly (FoundSlip | FoundChange)[];
   readonly awayUntil: Day | null;
   readonly search: string | null;
 }
@@ -49,14 +54,17 @@ function momentOf(letter: Letter, house: IntakeHouse, now: number): Moment {
 }
 
 /** Reads one letter. Reading is an offer: a letter that trips the reader is kept and sorted by hand. */
-function understand(letter: Letter, { house, names, lessons, now, isOurs }: ReadingAsk): Understood {
+function understand(letter: Letter, { house, names, lessons, openTasks, now, isOurs }: ReadingAsk): Understood {
   const settings = { calendar: house.calendar, figures: house.figures };
   const moment = momentOf(letter, house, now);
   const outside = participantsOf(letter)
     .filter((who) => !house.team.some((person) => person.address === who.address))
     .map((who) => ({ id: who.address, name: names.get(who.address) || who.name || who.address, address: who.address }));
   try {
-    const found = isOurs ? [] : readLetter(letter, { team: house.team, outside }, moment, settings);
+    const people = { team: house.team, outside };
+    const asked = isOurs ? [] : readLetter(letter, people, moment, settings);
+    const answered = isOurs ? undefined : idsOf(letter).find((id) => openTasks.has(id));
+    const found = changesOfTasks(letter, openTasks.get(answered ?? "") ?? [], people, moment, settings, asked);
     return {
       found: withLessons(found, letter.text, letter.from?.address ?? null, lessons),
       awayUntil: readAway(letter, moment, settings),

@@ -1,4 +1,4 @@
-import type { SlipKind } from "../reading/slip";
+import type { FoundSlip, SlipKind } from "../reading/slip";
 import type { Day } from "../time/day";
 
 /** What a letter can do to an item that was opened before, the strongest first: of two changes in one letter the first counts. */
@@ -25,6 +25,11 @@ export interface OpenItem {
   readonly words: ReadonlySet<string>;
   isPromised: boolean;
   isOver: boolean;
+}
+
+/** A slip that offers to change a task that is here already. */
+export interface FoundChange extends FoundSlip {
+  readonly changes: { readonly taskId: string; readonly conversationId: string; readonly change: ChangeKind };
 }
 
 /** What a letter does to an item. */

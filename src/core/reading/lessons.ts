@@ -51,12 +51,12 @@ export function effectOf({ writer, phrase, brushedOff, kept }: Lesson): LessonEf
  * Slips as people have taught to read them: what they brushed off before is left out or doubted, nothing else changes.
  * @param text the text that the slips' passages count in
  */
-export function withLessons(
-  slips: readonly FoundSlip[],
+export function withLessons<Slip extends FoundSlip>(
+  slips: readonly Slip[],
   text: string,
   writer: string | null,
   lessons: readonly Lesson[],
-): FoundSlip[] {
+): Slip[] {
   if (lessons.length === 0) return [...slips];
   const mine = lessons.filter((lesson) => lesson.writer === null || lesson.writer === writer);
   return slips.flatMap((slip) => {

@@ -88,6 +88,10 @@ export function historyWords(
     const fields = own.flatMap((change) => fieldWords(change, nameOf));
     return made ? "made it again" : fields.length > 0 ? `undid a change: ${fields.join(", ")}` : "undid a comment";
   }
+  if (act === "keep" && !own.some((change) => change.before === null)) {
+    const fields = own.flatMap((change) => fieldWords(change, nameOf));
+    return fields.length > 0 ? `${fields.join(", ")}, as a letter says` : "noted what a letter says";
+  }
   if (act === "keep") {
     const made = own.find((change) => change.before === null);
     const to = made?.after?.side === "theirs" ? made.after.theirsId : made?.after?.ownerId;

@@ -1,3 +1,4 @@
+import type { ChangeKind } from "../following/item";
 import type { Priority, SlipKind } from "../reading/slip";
 import type { Day } from "../time/day";
 
@@ -24,6 +25,13 @@ export interface Passage {
   readonly end: number | null;
 }
 
+/** What a slip offers to change: a task as it is now, and the words that say so. */
+export interface SlipChange {
+  readonly change: ChangeKind;
+  readonly quote: string;
+  readonly task: { readonly id: string; readonly side: "ours" | "theirs"; readonly state: TaskState };
+}
+
 /** A slip as decisions see it. */
 export interface SlipFacts {
   readonly id: string;
@@ -37,6 +45,8 @@ export interface SlipFacts {
   readonly projectId: string | null;
   readonly workstreamId: string | null;
   readonly state: "proposed" | "kept" | "brushed off";
+  /** The task that it would change; null where keeping it makes a task. */
+  readonly changes: SlipChange | null;
 }
 
 /** Longest title a task may have; a longer text belongs into a comment. */

@@ -1,3 +1,4 @@
+import type { ChangeKind } from "../following/item";
 import type { LetterFile, PassedOn, TextPart } from "../letters/letter";
 import type { OutgoingState } from "../letters/outgoing";
 import type { MayWrite } from "../letters/ways";
@@ -82,6 +83,8 @@ export interface SlipView {
     readonly title: string;
     readonly state: TaskState;
   } | null;
+  /** The task that keeping it changes, and how; null where it makes one. */
+  readonly changes: { readonly change: ChangeKind; readonly reference: string; readonly slug: string } | null;
   readonly madeBy: "reader" | "person";
   readonly reason: string;
   /** How sure the reader was, from 0 to 1. */
@@ -106,6 +109,8 @@ export interface SortRow {
   readonly isUnread: boolean;
   readonly first: { readonly title: string; readonly kind: SlipKind; readonly due: DueView | null } | null;
   readonly kinds: Readonly<Record<SlipKind, number>>;
+  /** Slips that offer to change a task that is here. */
+  readonly changes: number;
   readonly outcome: "kept" | "nothing to do" | "filed by itself" | "answered" | "joined" | null;
   readonly dealtAt: number | null;
   readonly dealtBy: string | null;

@@ -1,4 +1,5 @@
 import { sql } from "drizzle-orm";
+import type { ChangeKind } from "../../core/following/item";
 import type { SlipKind } from "../../core/reading/slip";
 import {
   type ConversationView,
@@ -32,13 +33,20 @@ interface Row {
   isUnread: boolean;
   wayIn: string;
   slips:
-    | { kind: SlipKind; title: string; dueDay: string | null; dueTime: string | null; dueZone: string | null }[]
+    | {
+        kind: SlipKind;
+        change: ChangeKind | null;
+        title: string;
+        dueDay: string | null;
+        dueTime: string | null;
+        dueZone: string | null;
+      }[]
     | null;
 }
 
 function rowOf(row: Row): SortRow {
   const kinds: Record<SlipKind, number> = { ask: 0, question: 0, promise: 0, trouble: 0 };
-  for (const slip of row.slips ?? []) kinds[slip.kind] += 1;
+  for (const slip of row.slips ?? []) if (slip.change === null) kinds[slip.kind] += 1;
   const first = row.slips?.[0];
   return {
     id: row.id,
@@ -56,6 +64,7 @@ function rowOf(row: Row): SortRow {
         }
       : null,
     kinds,
+    changes: (row.slips ?? []).filter((slip) => slip.change !== null).length,
     outcome: row.outcome,
     dealtAt: millisOrNull(row.dealtAt),
     dealtBy: row.dealtBy,
@@ -101,8 +110,9 @@ export async function sortPage(
       select c.id, c.cursor, c.subject, c.last_at as "lastAt", c.is_unread as "isUnread", c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
         l.from_name as "fromName", l.from_address as "fromAddress", l.automatic, l.unreadable,
         (select w.name from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id order by a.at limit 1) as "wayIn",
-        (select jsonb_agg(jsonb_build_object('kind', s.kind, 'title', s.title, 'dueDay', s.due_day, 'dueTime', s.due_time, 'dueZone', s.due_zone) order by sl.sent_at, s.start nulls last, s.id)
-          from slip s join letter sl on sl.id = s.letter_id where s.conversation_id = c.id and s.state = ${place === "sort" ? "proposed" : "kept"}) as slips
+        (select jsonb_agg(jsonb_build_object('kind', s.kind, 'change', s.change, 'title', s.title, 'dueDay', s.due_day, 'dueTime', s.due_time, 'dueZone', s.due_zone) order by sl.sent_at, s.start nulls last, s.id)
+          from slip s join letter sl on sl.id = s.letter_id where s.conversation_id = c.id and s.state = ${place === "sort" ? "proposed" : "kept"}
+            and (s.changes_task_id is null or exists (select 1 from task t where t.id = s.changes_task_id and ${maySeeTask(viewer)}))) as slips
       from page c
       join lateral (select from_name, from_address, automatic, unreadable, id from letter where conversation_id = c.id order by sent_at desc, id desc limit 1) l on true
       order by ${order}`,
@@ -159,7 +169,10 @@ export async function roundOf(db: Database, viewer: Viewer, now: number): Promis
   };
 }
 
-type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task"> & {
+type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task" | "changes"> & {
+  change: ChangeKind | null;
+  changesFruit: string | null;
+  changesNumber: number | null;
   ownerId: string | null;
   theirsId: string | null;
   dueDay: string | null;
@@ -171,30 +184,57 @@ type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task"> & {
   taskState: never;
 };
 
-async function slipsOf(db: Database, conversationId: string): Promise<SlipView[]> {
+async function slipsOf(db: Database, viewer: Viewer, conversationId: string): Promise<SlipView[]> {
   const rows = await rowsOf<SlipRow>(
     db,
     sql`select s.id, s.letter_id as "letterId", s.kind, s.start, s."end", s.title, s.owner_id as "ownerId", s.theirs_id as "theirsId", s.due_day as "dueDay", s.due_time as "dueTime",
       s.due_zone as "dueZone", s.other_days as "otherDays", s.priority, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state, s.made_by as "madeBy", s.reason, s.confidence,
-      t.fruit, t.number, t.title as "taskTitle", t.state as "taskState"
-      from slip s join letter l on l.id = s.letter_id left join task t on t.id = s.task_id
-      where s.conversation_id = ${conversationId} order by l.sent_at, s.start nulls last, s.id limit 400`,
+      t.fruit, t.number, t.title as "taskTitle", t.state as "taskState",
+      s.change, ct.fruit as "changesFruit", ct.number as "changesNumber"
+      from slip s join letter l on l.id = s.letter_id left join task t on t.id = s.task_id left join task ct on ct.id = s.changes_task_id
+      where s.conversation_id = ${conversationId}
+        and (s.changes_task_id is null or exists (select 1 from task t where t.id = s.changes_task_id and ${maySeeTask(viewer)}))
+      order by l.sent_at, s.start nulls last, s.id limit 400`,
   );
   const people = new Map((await team(db)).map((person) => [person.id, person]));
   const outside = await correspondentsById(
     db,
     rows.flatMap((row) => row.theirsId ?? []),
   );
-  return rows.map(({ ownerId, theirsId, dueDay, dueTime, dueZone, fruit, number, taskTitle, taskState, ...rest }) => ({
-    ...rest,
-    owner: ownerId ? (people.get(ownerId) ?? null) : null,
-    theirs: theirsId ? (outside.get(theirsId) ?? null) : null,
-    due: dueDay ? { day: dueDay, time: dueTime, zone: dueZone ?? "UTC" } : null,
-    task:
-      number === null
-        ? null
-        : { reference: `${fruit} ${number}`, slug: `${fruit}-${number}`, title: taskTitle!, state: taskState },
-  }));
+  return rows.map(
+    ({
+      ownerId,
+      theirsId,
+      dueDay,
+      dueTime,
+      dueZone,
+      fruit,
+      number,
+      taskTitle,
+      taskState,
+      change,
+      changesFruit,
+      changesNumber,
+      ...rest
+    }) => ({
+      ...rest,
+      owner: ownerId ? (people.get(ownerId) ?? null) : null,
+      theirs: theirsId ? (outside.get(theirsId) ?? null) : null,
+      due: dueDay ? { day: dueDay, time: dueTime, zone: dueZone ?? "UTC" } : null,
+      task:
+        number === null
+          ? null
+          : { reference: `${fruit} ${number}`, slug: `${fruit}-${number}`, title: taskTitle!, state: taskState },
+      changes:
+        change === null
+          ? null
+          : {
+              change,
+              reference: `${changesFruit} ${changesNumber}`,
+              slug: `${changesFruit}-${changesNumber}`,
+            },
+    }),
+  );
 }
 
 async function offeredTask(db: Database, viewer: Viewer, id: string): Promise<ConversationView["offered"]> {
@@ -245,7 +285,7 @@ export async function conversationFor(db: Database, viewer: Viewer, asked: strin
     ...row,
     dealtAt: millisOrNull(row.dealtAt),
     letters,
-    slips: await slipsOf(db, id),
+    slips: await slipsOf(db, viewer, id),
     outside,
     outgoing: await outgoingOfConversation(db, id),
     offered: await offeredTask(db, viewer, id),

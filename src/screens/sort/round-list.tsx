@@ -10,10 +10,11 @@ import type { Place } from "./sort-data";
 
 const ROW_HEIGHT = 73;
 
-/** "2 asks · 1 question · trouble": what a conversation holds, in words. */
+/** "1 answer · 2 asks · trouble": what a conversation holds, in words. */
 export function kindsInWords(row: SortRow): string {
   const { ask, question, promise, trouble } = row.kinds;
   const parts = [
+    row.changes > 0 && `${row.changes} ${row.changes === 1 ? "answer" : "answers"}`,
     ask && `${ask} ${ask === 1 ? "ask" : "asks"}`,
     question && `${question} ${question === 1 ? "question" : "questions"}`,
     promise && `${promise} ${promise === 1 ? "promise" : "promises"}`,

@@ -1,15 +1,17 @@
 "use client";
 
 import Link from "next/link";
-import { useState } from "react";
+import { CHANGE_WORDS } from "../../core/following/change-words";
 import { isSure } from "../../core/reading/slip";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
-import { sayDay, sayDistance } from "../../core/time/say-day";
+import { sayDistance } from "../../core/time/say-day";
 import type { CorrespondentView, SlipView } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 import { KIND_COLOURS, KIND_NAMES, KindMark, PersonLabel, PriorityRule } from "../parts/marks";
 import { OwnerWord, PriorityWord, ProjectWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
+import { ChangeCard } from "./change-card";
+import { SlipFoot } from "./slip-foot";
 
 export type SlipField = "title" | "owner" | "due" | "priority" | "project";
 
@@ -20,8 +22,7 @@ function becomes(slip: SlipView, myId: string): string {
   return slip.owner?.id === myId ? "becomes your task" : "becomes a task";
 }
 
-/** A slip: a task-to-be beside its passage. Every value is a word that can be changed in place. */
-export function SlipCard(props: {
+export interface SlipCardProps {
   readonly slip: SlipView;
   readonly number: number | null;
   readonly isLit: boolean;
@@ -32,11 +33,13 @@ export function SlipCard(props: {
   readonly onChange: (change: FieldChange) => Promise<boolean>;
   readonly onKeep: () => void;
   readonly onBrushOff: () => void;
-}) {
+}
+
+/** A slip: a task-to-be beside its passage. Every value is a word that can be changed in place. */
+export function SlipCard(props: SlipCardProps) {
   const { slip, editing, isLit } = props;
   const { me } = useHouse();
   const { today, calendar } = useToday();
-  const [isWhyShown, showWhy] = useState(false);
   const isUnsure = !isSure(slip);
   const distance = slip.due ? sayDistance(slip.due.day, today, calendar) : "";
   const open = (field: SlipField) => ({
@@ -52,11 +55,18 @@ export function SlipCard(props: {
             {slip.task.reference}
           </Link>
           <span className="min-w-0 flex-1 truncate">{slip.task.title}</span>
-          <span className="text-going font-semibold">{slip.task.state === "to begin" ? "kept" : slip.task.state}</span>
+          <span className="text-going font-semibold">
+            {slip.changes
+              ? CHANGE_WORDS[slip.changes.change]
+              : slip.task.state === "to begin"
+                ? "kept"
+                : slip.task.state}
+          </span>
         </span>
       </article>
     );
   }
+  if (slip.changes) return <ChangeCard {...props} />;
   return (
     <article
       className={`slip ${isLit ? "is-lit" : ""} ${isUnsure ? "is-unsure" : ""}`}
@@ -119,7 +129,7 @@ export function SlipCard(props: {
         </span>
       </div>
       {isLit && (
-        <div className="mt-[5px] flex items-center gap-2 text-[12px] text-soft">
+        <SlipFoot slip={slip} keep="Keep" onKeep={props.onKeep} onBrushOff={props.onBrushOff}>
           <ProjectWord
             projectId={slip.projectId}
             workstreamId={slip.workstreamId}
@@ -127,43 +137,7 @@ export function SlipCard(props: {
             {...open("project")}
             onPick={(to) => void props.onChange({ field: "project", to })}
           />
-          <button
-            type="button"
-            className="word font-medium max-sm:hidden"
-            aria-expanded={isWhyShown}
-            onClick={() => showWhy(!isWhyShown)}
-          >
-            why?
-          </button>
-          <span className="ml-auto flex gap-1">
-            <button
-              type="button"
-              className="rounded-md px-1.5 py-0.5 font-semibold text-act hover:bg-act-wash max-sm:h-11 max-sm:rounded-[11px] max-sm:border-2 max-sm:border-rim max-sm:px-5 max-sm:text-[13px] max-sm:text-ink"
-              onClick={props.onKeep}
-              title="Keep this slip (K)"
-            >
-              Keep
-            </button>
-            <button
-              type="button"
-              className="rounded-md px-1.5 py-0.5 font-semibold text-soft hover:bg-wash max-sm:h-11 max-sm:rounded-[11px] max-sm:border-2 max-sm:border-rim max-sm:px-4 max-sm:text-[13px] max-sm:text-ink"
-              onClick={props.onBrushOff}
-              title="Brush this slip off (X)"
-            >
-              Brush off
-            </button>
-          </span>
-        </div>
-      )}
-      {isLit && isWhyShown && (
-        <p className="mt-1 border-t border-hairline pt-1 text-[12px] leading-[16px] text-soft">
-          Because: {slip.reason}. {isUnsure && "The reader is often wrong about such passages."}
-          {slip.otherDays.length > 0 &&
-            ` The day could also be ${slip.otherDays
-              .slice(0, 3)
-              .map((day) => sayDay(day, today))
-              .join(" or ")}.`}
-        </p>
+        </SlipFoot>
       )}
     </article>
   );

@@ -9,6 +9,7 @@ import { useHouse, useToday } from "../parts/house";
 import { useActs } from "../parts/use-acts";
 import { columnsSeen, withChange } from "../words/field-change";
 import type { Sending } from "../write/writing-paper";
+import { changedWords } from "./change-words";
 import { changeOnScreen, type Place, takeOut } from "./sort-data";
 
 /** What can be done with a conversation in Sort: shown at once, taken back visibly where it fails. */
@@ -55,7 +56,7 @@ export function useConversationActs(
                 ),
               })),
         says: (done) => {
-          const words = keptWords(done.made);
+          const words = [keptWords(done.made), changedWords(slips)].filter(Boolean).join(" ") || null;
           return words && conversation.isPersonal
             ? `${words} These letters came to you alone; now they are seen by ${whoSees(
                 slips.map((slip) => slip.projectId ?? conversation.projectId),

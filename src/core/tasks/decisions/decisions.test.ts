@@ -24,6 +24,7 @@ function slip(id: string, more: Partial<SlipFacts> = {}): SlipFacts {
     projectId: null,
     workstreamId: null,
     state: "proposed",
+    changes: null,
     ...more,
   };
 }

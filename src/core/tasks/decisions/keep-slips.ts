@@ -2,8 +2,9 @@ import { invalid, type Outcome, refused, type Write } from "../outcome";
 import { fruitOf } from "../reference";
 import { dueColumns, ownerColumns } from "../row";
 import type { SlipFacts } from "../task";
+import { changeByLetter } from "./change-by-letter";
 
-/** What keeping slips is decided on. `numbers` and `ids` are handed out for the tasks to come, one for each slip to keep. */
+/** What keeping slips is decided on. `numbers` and `ids` are handed out for the tasks and notes to come, one for each slip to keep. */
 export interface KeepFacts {
   readonly conversationId: string;
   readonly conversationProjectId: string | null;
@@ -16,7 +17,8 @@ export interface KeepFacts {
 }
 
 /**
- * Keeps slips as tasks: each gets its owner, due, priority and passage, and a slip whose owner is outside becomes a wait.
+ * Keeps slips as tasks: each gets its owner, due, priority and passage, and a slip whose owner is outside becomes a wait. One
+ * that offers to change a task changes it.
  * When no slip of the conversation is left open, the conversation is dealt with.
  */
 export function keepSlips(facts: KeepFacts, input: { slipIds: readonly string[] }, now: string): Outcome {
@@ -25,9 +27,20 @@ export function keepSlips(facts: KeepFacts, input: { slipIds: readonly string[] 
   const open = wanted.filter((slip) => slip.state === "proposed");
   if (open.length === 0) return invalid("Somebody has dealt with this already; nothing was made twice.");
   const writes: Write[] = [];
+  const made: string[] = [];
+  const changed: string[] = [];
   for (const [i, slip] of open.entries()) {
+    if (slip.changes) {
+      const by = { commentId: facts.ids[i]!, actorId: facts.actorId, now };
+      const { id } = slip.changes.task;
+      writes.push(...changeByLetter(slip, slip.changes, by));
+      writes.push({ row: "slip", id: slip.id, isNew: false, values: { state: "kept", taskId: id } });
+      changed.push(id);
+      continue;
+    }
     const number = facts.numbers[i]!;
     const id = facts.ids[i]!;
+    made.push(id);
     writes.push({
       row: "task",
       id,
@@ -60,8 +73,7 @@ export function keepSlips(facts: KeepFacts, input: { slipIds: readonly string[] 
   }
   const left = facts.slips.filter((slip) => slip.state === "proposed" && !open.includes(slip));
   if (left.length === 0) writes.push(dealtWith(facts.conversationId, "kept", facts.actorId, now));
-  const made = open.map((_slip, i) => facts.ids[i]!);
-  return { ok: true, writes, about: [facts.conversationId, ...made], made };
+  return { ok: true, writes, about: [facts.conversationId, ...new Set([...made, ...changed])], made };
 }
 
 /** The write that takes a conversation out of Sort. */

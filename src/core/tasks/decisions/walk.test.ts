@@ -47,6 +47,7 @@ class House {
               projectId: null,
               workstreamId: null,
               state: row.state as SlipFacts["state"],
+              changes: null,
             },
           ]
         : [],

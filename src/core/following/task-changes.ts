@@ -1,0 +1,99 @@
+import type { Letter } from "../letters/letter";
+import { forWriter, type ReadingSettings } from "../reading/read-letter";
+import type { FoundSlip, People, SlipKind } from "../reading/slip";
+import type { Day } from "../time/day";
+import type { Moment } from "../time/moment";
+import { CHANGE_WORDS } from "./change-words";
+import { changesIn } from "./changes-in";
+import type { FoundChange, ItemChange, OpenItem } from "./item";
+import { openedBy } from "./opened-by";
+import { segmentsOf } from "./segments";
+import { Sides } from "./sides";
+import { tellingWords } from "./telling-words";
+
+/** A task that is open in a conversation, as an answer is held against it. Addresses are in lower case. */
+export interface OpenTask {
+  readonly id: string;
+  readonly conversationId: string;
+  readonly title: string;
+  /** The words it came from; null where it was made by hand. */
+  readonly passage: string | null;
+  readonly kind: SlipKind;
+  readonly owner: string | null;
+  /** Who wants it: the writer of its letter; of a promise whoever it was given to. */
+  readonly asker: string;
+  readonly due: Day | null;
+}
+
+/** How sure a change is where the letter names the thing, and where it only answers. */
+const NAMED = 0.85;
+const ANSWERED = 0.7;
+
+const LONGEST_TITLE = 300;
+
+function asItem(task: OpenTask, i: number): OpenItem {
+  const quote = task.passage ?? task.title;
+  return {
+    id: task.id,
+    kind: task.kind,
+    quote,
+    start: 0,
+    end: quote.length,
+    owner: task.owner,
+    asker: task.asker,
+    due: task.due,
+    otherDays: [],
+    letter: 0,
+    place: i + 1,
+    words: tellingWords(`${quote} ${task.title}`),
+    isPromised: task.kind === "promise",
+    isOver: false,
+  };
+}
+
+function asFound(change: ItemChange, task: OpenTask): FoundChange {
+  const isNamed = [...tellingWords(change.quote)].some((word) => tellingWords(task.title).has(word));
+  return {
+    kind: task.kind,
+    start: change.start,
+    end: change.end,
+    title: `${CHANGE_WORDS[change.change]}: ${task.title}`.slice(0, LONGEST_TITLE),
+    owner: change.owner,
+    due: change.due === null ? null : { day: change.due, time: null, others: change.otherDays, words: change.quote },
+    priority: "normal",
+    rule: change.reason,
+    reason: `an answer about this task, ${change.reason}`,
+    confidence: isNamed ? NAMED : ANSWERED,
+    changes: { taskId: task.id, conversationId: task.conversationId, change: change.change },
+  };
+}
+
+/**
+ * An answer held against the tasks of its conversation: what it does to them, as changes to be offered, and of its slips
+ * those that are new. Without open tasks the slips come back as they were.
+ * @param slips what the letter asks when it is read by itself
+ * @param sent the letter's own moment, from which its days count
+ */
+export function changesOfTasks(
+  letter: Letter,
+  tasks: readonly OpenTask[],
+  people: People,
+  sent: Moment,
+  settings: ReadingSettings,
+  slips: readonly FoundSlip[],
+): (FoundSlip | FoundChange)[] {
+  if (tasks.length === 0 || letter.automatic || !letter.from) return [...slips];
+  const items = tasks.map(asItem);
+  const context = {
+    letter,
+    writer: letter.from.address,
+    segments: segmentsOf(letter.text, letter.parts),
+    sent,
+    people,
+    settings: forWriter(settings, letter),
+    sides: new Sides(people),
+  };
+  const opened = openedBy(context, items, slips, changesIn(context, items, slips));
+  const changes = opened.changes.map((change) => asFound(change, tasks.find((task) => task.id === change.item)!));
+  return [...opened.slips.map(({ words: _words, ...slip }) => slip), ...changes].sort((a, b) => a.start - b.start);
+}

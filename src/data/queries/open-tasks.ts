@@ -1,0 +1,36 @@
+import { sql } from "drizzle-orm";
+import type { OpenTask } from "../../core/following/task-changes";
+import type { Database } from "../engine/database";
+import { rowsOf } from "../rows";
+
+/** Open tasks of one conversation that an answer is held against, the newest; more is a list, not a conversation. */
+const MOST_TASKS = 60;
+
+/** Tasks that are open in the conversations of these Message-IDs, by Message-ID. */
+export async function openTasksAnswered(
+  db: Database,
+  messageIds: readonly string[],
+): Promise<ReadonlyMap<string, readonly OpenTask[]>> {
+  const ids = [...new Set(messageIds)];
+  if (ids.length === 0) return new Map();
+  const rows = await rowsOf<Omit<OpenTask, "kind"> & { messageId: string; kind: OpenTask["kind"] | null }>(
+    db,
+    sql`with met as (
+        select t.message_id, coalesce(h.merged_into, h.id) as id from thread t join conversation h on h.id = t.conversation_id
+        where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb)))
+      select met.message_id as "messageId", k.id, k.conversation_id as "conversationId", k.title, k.kind, k.due_day as due,
+        case when k.side = 'theirs' then x.address else o.address end as owner,
+        coalesce(case when k.kind = 'promise' then l."to"->0->>'address' else l.from_address end, by.address) as asker,
+        substring(l.text from k.start + 1 for k."end" - k.start) as passage
+      from met cross join lateral (
+          select * from task where conversation_id = met.id and state in ('to begin', 'under way') order by number desc limit ${MOST_TASKS}) k
+        join person by on by.id = k.created_by
+        left join person o on o.id = k.owner_id left join correspondent x on x.id = k.theirs_id
+        left join letter l on l.id = k.letter_id
+      order by k.number`,
+  );
+  const tasks = new Map<string, OpenTask[]>();
+  for (const { messageId, kind, ...task } of rows)
+    tasks.set(messageId, [...(tasks.get(messageId) ?? []), { ...task, kind: kind ?? "ask" }]);
+  return tasks;
+}
