@@ -116,6 +116,36 @@ test("every value of a slip is changed in place by typing", async ({ page }) => 
   await expect(page.getByRole("article", { name: /Ask: Fall-height drawing to Colm/ })).toBeVisible();
 });
 
+test("an answer is offered as a change to its task: moved by a click, finished by a key, and undone", async ({
+  page,
+}) => {
+  await comeInAs(page);
+  await openRow(page, /Another day: Proof of the opening notice/);
+  const moved = page.getByRole("article", { name: /^Another day: Proof of the opening notice/ });
+  await expect(moved).toContainText("Fri 27 Nov");
+  await moved.getByRole("button", { name: "Move it" }).click();
+  await expect(page.getByText(/has what the letter says\./)).toBeVisible();
+  await page.getByRole("combobox", { name: /Find/ }).fill("proof of the opening");
+  await page
+    .getByRole("option", { name: /Proof of the opening notice/ })
+    .first()
+    .click();
+  const task = page.getByRole("region", { name: /^Task / });
+  await expect(task.getByRole("button", { name: /^Due: Fri 27 Nov/ })).toBeVisible();
+  await expect(task).toContainText("as a letter says");
+
+  await page.goto("/sort");
+  await openRow(page, /Done: Price of the brass hinges/);
+  await expect(page.getByRole("article", { name: /^Done: Price of the brass hinges/ })).toContainText(
+    /finishes quince/,
+  );
+  await page.keyboard.press("Enter");
+  await expect(page.getByText(/quince \d+ is done\./)).toBeVisible();
+  await page.keyboard.press("u");
+  await expect(page.getByText("Undone.")).toBeVisible();
+  await expect(page.getByRole("article", { name: /^Done: Price of the brass hinges/ })).toBeVisible();
+});
+
 test("marked words and a typed line become slips; brushed off ones go, and undo brings them back", async ({ page }) => {
   await comeInAs(page);
   await openRow(page, /Colm Hartnell\s*08:12/);

@@ -33,7 +33,7 @@ test("the demo is as large as it promises, and says how far it is while it loads
   await within("letters", sql`select count(*)::int n from letter`, 235, 265);
   await within("conversations", sql`select count(*)::int n from conversation`, 90, 115);
   await within("tasks", sql`select count(*)::int n from task`, 115, 126);
-  await within("waiting in Sort", sql`select count(*)::int n from conversation where place = 'sort'`, 20, 30);
+  await within("waiting in Sort", sql`select count(*)::int n from conversation where place = 'sort'`, 20, 35);
   await within(
     "late",
     sql`select count(*)::int n from task where side = 'ours' and state in ('to begin', 'under way') and due_day < '2026-11-24'`,
