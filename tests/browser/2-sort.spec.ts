@@ -45,6 +45,9 @@ test("a letter is brought in, kept, finished, undone, and saved byte for byte", 
   await page.getByRole("combobox", { name: /Find/ }).fill("forty bol");
   await page.getByRole("option", { name: /Order forty bolts/ }).click();
   await expect(page.getByRole("region", { name: /^Task / })).toContainText("Could Kofi order forty bolts by Friday?");
+  await expect(
+    page.getByRole("region", { name: /^Task / }).getByRole("button", { name: "State: to begin" }),
+  ).toBeVisible();
   await page.keyboard.press("d");
   await expect(page.getByText(/is done\./)).toBeVisible();
   await page.keyboard.press("u");
