@@ -313,6 +313,8 @@ export const task = pgTable(
     start: integer("start"),
     end: integer("end"),
     kind: text("kind").$type<"ask" | "question" | "promise" | "trouble">(),
+    /** The letter of ours that it was kept with, until that has gone out and is `letterId`. */
+    outgoingId: uuid("outgoing_id"),
     createdAt: instant("created_at").notNull(),
     createdBy: uuid("created_by")
       .notNull()

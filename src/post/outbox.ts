@@ -88,6 +88,25 @@ async function composed(db: Database, row: Row): Promise<Buffer> {
   return composeOutgoing({ ...row, files, createdAt: millis(row.createdAt) });
 }
 
+/** Tasks that were kept with a letter stand on its words now, where these came through as they were written. */
+async function standOn(db: Database, row: Row, letterId: string): Promise<void> {
+  const tasks = await rowsOf<{ id: string; end: number | null }>(
+    db,
+    sql`select id, "end" from task where outgoing_id = ${row.id} and letter_id is null`,
+  );
+  if (tasks.length === 0) return;
+  const [letter] = await rowsOf<{ text: string; conversationId: string }>(
+    db,
+    sql`select text, conversation_id as "conversationId" from letter where id = ${letterId}`,
+  );
+  for (const { id, end } of tasks) {
+    const isSame = end !== null && letter!.text.slice(0, end) === row.text.slice(0, end);
+    await db.execute(
+      sql`update task set letter_id = ${letterId}, conversation_id = coalesce(conversation_id, ${letter!.conversationId}) ${isSame ? sql`` : sql`, start = null, "end" = null`} where id = ${id}`,
+    );
+  }
+}
+
 /** Puts letters that went out among the others, in their conversations; also those of a process that died before it could. */
 async function takeInSent(db: Database, now: () => number): Promise<void> {
   const rows = await rowsOf<Row>(
@@ -107,6 +126,7 @@ async function takeInSent(db: Database, now: () => number): Promise<void> {
       sql`update task set conversation_id = (select conversation_id from letter where id = ${taken.letterId})
         where conversation_id is null and id = (select task_id from outgoing where id = ${row.id})`,
     );
+    await standOn(db, row, taken.letterId);
     await db.execute(
       sql`update outgoing set letter_id = ${taken.letterId}, conversation_id = (select conversation_id from letter where id = ${taken.letterId}) where id = ${row.id}`,
     );

@@ -137,3 +137,32 @@ test("what lies in somebody's own mailbox comes to them alone, until it is put o
   await expect(suki.getByRole("heading", { level: 1 })).toBeVisible();
   await expect(suki.getByText("Ines’s own mailbox")).toHaveCount(0);
 });
+
+test("what one's own letter asks and promises stands below its words, and what is ticked is kept with it", async ({
+  browser,
+}) => {
+  const page = await personAt(browser, "Ines Valdarno", "/write");
+  const paper = page.getByRole("form", { name: "Your letter" });
+  await paper.getByLabel("To", { exact: true }).fill("colm.hartnell@tidewell.example");
+  await paper.getByLabel("To", { exact: true }).press("Tab");
+  await paper.getByLabel("Subject", { exact: true }).fill("Sand for the pit");
+  await paper
+    .getByLabel("Words of the letter")
+    .fill(
+      "Dear Colm,\n\ncould you tell us where the sand may be tipped? I will ring the county about the road.\n\nInes",
+    );
+  const kept = paper.getByRole("group", { name: "Kept with it when it goes" });
+  await expect(kept.getByRole("checkbox", { name: /Tell Ines where the sand may be tipped/ })).toBeChecked();
+  await expect(kept).toContainText("you wait for Colm");
+  await kept.getByRole("checkbox", { name: /Ring the county/ }).uncheck();
+  await paper.getByRole("button", { name: "Send", exact: true }).click();
+  await expect(page.getByText(/On its way in a few seconds/)).toBeVisible();
+  await expect(paper.getByLabel("Words of the letter")).toHaveValue("");
+  await page.getByRole("combobox", { name: /Find/ }).fill("sand may be tip");
+  await page.getByRole("option", { name: /Tell Ines where the sand may be tipped/ }).click();
+  const task = page.getByRole("region", { name: /^Task / });
+  await expect(task).toContainText("Colm Hartnell");
+  await expect(task).toContainText("kept it with a letter to");
+  await page.getByRole("combobox", { name: /Find/ }).fill("ring the county about");
+  await expect(page.getByRole("option", { name: /Ring the county about the road/ })).toHaveCount(0);
+});

@@ -3,16 +3,18 @@ import { z } from "zod";
 import type { Correspondent } from "../../core/letters/letter";
 import type { OutgoingState } from "../../core/letters/outgoing";
 import { parseLetter } from "../../core/letters/parse-letter";
+import { SLIP_KINDS } from "../../core/reading/slip";
 import { type WriteBackFacts, writeBack } from "../../core/tasks/decisions/write-back";
 import { invalid } from "../../core/tasks/outcome";
-import type { TaskState } from "../../core/tasks/task";
+import type { Owner, TaskState } from "../../core/tasks/task";
 import type { Database } from "../../data/engine/database";
 import { newId } from "../../data/ids";
 import { rawLetterFor } from "../../data/queries/letters";
 import { rowsOf } from "../../data/rows";
+import { correspondent } from "../../data/schema";
 import { type Actor, define } from "../act";
-import { conversationFacts, taskColumns } from "../facts";
-import { id, text } from "../inputs";
+import { conversationFacts, takeIds, takeNumbers, taskColumns } from "../facts";
+import { due, id, priority, text } from "../inputs";
 import { addressesFor } from "../own-addresses";
 
 const correspondents = z.array(z.object({ name: z.string().max(400), address: z.string().max(400) })).max(200);
@@ -45,6 +47,52 @@ async function linkFor(db: Database, taskId: string, people: readonly string[]):
   return row && row.outside === 0 ? `${row.fruit} ${row.number}: ${base}/tasks/${row.fruit}-${row.number}` : null;
 }
 
+const writtenSlip = z.object({
+  kind: z.enum(SLIP_KINDS),
+  title: text,
+  start: z.int().min(0),
+  end: z.int().min(0),
+  /** Address of who has to act; null where nobody is named. */
+  owner: z.string().max(400).nullable(),
+  due,
+  priority,
+});
+
+/** Who has what a letter asks: of the team, or outside; whoever is written to for the first time is somebody we know from now on. */
+async function ownersOf(
+  db: Database,
+  slips: readonly z.infer<typeof writtenSlip>[],
+  people: readonly Correspondent[],
+): Promise<Owner[]> {
+  const addresses = [...new Set(slips.flatMap((slip) => slip.owner?.trim().toLowerCase() ?? []))];
+  if (addresses.length === 0) return slips.map(() => ({ side: "ours", personId: null }));
+  const team = await rowsOf<{ id: string; address: string }>(
+    db,
+    sql`select id, address from person where address in ${addresses}`,
+  );
+  const mine = new Map(team.map((one) => [one.address, one.id]));
+  for (const address of addresses) {
+    const named = people.find((one) => one.address.trim().toLowerCase() === address);
+    if (!mine.has(address) && named)
+      await db
+        .insert(correspondent)
+        .values({ id: newId(), name: named.name || address, address })
+        .onConflictDoNothing();
+  }
+  const outside = await rowsOf<{ id: string; address: string }>(
+    db,
+    sql`select id, address from correspondent where address in ${addresses}`,
+  );
+  const theirs = new Map(outside.map((one) => [one.address, one.id]));
+  return slips.map((slip): Owner => {
+    const address = slip.owner?.trim().toLowerCase() ?? "";
+    const correspondentId = theirs.get(address);
+    return !mine.has(address) && correspondentId
+      ? { side: "theirs", correspondentId }
+      : { side: "ours", personId: mine.get(address) ?? null };
+  });
+}
+
 /** A letter of ours: an answer, one from a task, or a new one. */
 export const write = define({
   name: "write",
@@ -59,6 +107,7 @@ export const write = define({
     taskId: id.nullable(),
     finishes: z.boolean(),
     dealsWith: z.boolean(),
+    slips: z.array(writtenSlip).max(40).default([]),
   }),
   async load(db, actor, input): Promise<WriteBackFacts | null> {
     const answers = input.answersId ? await answered(db, actor, input.answersId) : null;
@@ -77,6 +126,9 @@ export const write = define({
             sql`select id, size from draft_file where id in ${input.files} and person_id = ${actor.personId} order by made_at`,
           );
     if (files.length < new Set(input.files).size) return null;
+    const owners = await ownersOf(db, input.slips, [...input.to, ...input.cc]);
+    const numbers = await takeNumbers(db, owners.length);
+    const ids = takeIds(owners.length);
     const people = [...input.to, ...input.cc].map((one) => one.address.trim().toLowerCase());
     return {
       link: task ? await linkFor(db, input.taskId!, people) : null,
@@ -89,10 +141,12 @@ export const write = define({
       canSend: Boolean(process.env.JAM_SMTP_OUT),
       answers,
       conversation,
+      written: owners.map((owner, i) => ({ id: ids[i]!, number: numbers[i]!, owner })),
       task: task && {
         id: input.taskId!,
         state: task.columns.state as TaskState,
         conversationId: task.conversationId,
+        projectId: task.columns.projectId as string | null,
       },
     };
   },

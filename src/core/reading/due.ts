@@ -22,6 +22,8 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
   if (kind === "trouble" || /\bevery (?:day|morning|week|month|mon|tues|wednes|thurs|fri)/i.test(text)) return null;
   const usable = dates.filter((date) => {
     const lead = text.slice(0, date.start);
+    // "Ask whether Wednesday suits them": the day is what is asked about.
+    if (/\b(?:whether|if|why|how)\s+(?:the\s+)?$/i.test(lead)) return false;
     // What somebody is to be told has days of its own.
     if (kind === "ask" && TOLD.test(lead) && !/\bby\s*(?:the )?$/i.test(lead)) return false;
     // "Sign the order today": near days are said of the work, not of the thing that stands before them.

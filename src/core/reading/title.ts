@@ -7,11 +7,16 @@ export const LONGEST_TITLE = 70;
 const ASK_LEAD =
   /^(?:please|kindly|pls|just|also|further|then|so|and|would you mind|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|one of you)(?: please| kindly| also| possibly| perhaps)*|(?:could|can) (?:i|we) (?:please )?(?=have|get)|do you think you could|(?:any|is there (?:any|a)) chance (?:that )?you (?:could|can)|(?:i|we)(?:['’]d| would) (?:be grateful|appreciate it|be glad) if you (?:could|would)|it would (?:be \w+|help(?: us| me)?) if you (?:could|would)?|(?:i|we) (?:was |were |am |are )?wonder(?:ing|ed)? (?:if|whether) you (?:could|can|would)|(?:i|we)(?:['’]d| would)? (?:also |still |really )?(?:need|like|want) you to|you (?:must|have to|need to|should|will have to)|make sure (?:that )?(?:you )?|don['’]t forget to|remember to|be so kind as to|do)\b[\s,]*/i;
 
+/** Soft clothes of an order: "perhaps you could", "I suggest you", "let's", "it is time somebody". */
+const SOFT_LEAD =
+  /^(?:(?:perhaps|maybe|possibly) (?:you|we|someone|somebody) (?:could|can|should|might)|(?:i|we)(?:['’]d| would)? (?:suggest|propose|recommend|advise)(?: that)? (?:you|we)|you (?:might|may|['’]ll|will) want to|let['’]s|(?:i|we)(?:['’]m| am|['’]re| are)? hop(?:e|ing)(?: that)? (?:you|someone|somebody) (?:can|could|will|would)|(?:i|we)(?:['’]d| would)? ask (?:that )?you to|(?:i|we) must ask you to|why don['’]t you|better|i['’]m counting on you to|we(?:['’]re| are) counting on you to|it is (?:requested|important|essential) that (?:you )?)\s+/i;
+
 const TAIL =
   /[\s,;–-]*(?:,?\s*(?:please|thanks|thank you|if (?:you can|possible|you could|you would)|when you (?:can|have a moment|get a chance)|as soon as possible|asap|urgently|no rush(?: on (?:those|that|this|it))?|at the latest|for (?:me|us)))+\s*$/i;
 
 /** A greeting in the same breath: "morning ines, which hours …". */
-const GREETING = /^(?:hi|hello|hey|morning|good (?:morning|afternoon|evening)|evening)\b(?: \p{L}+){0,2},\s+(?=\S)/iu;
+const GREETING =
+  /^(?:dear|hi|hello|hey|morning|good (?:morning|afternoon|evening)|evening)\b(?: \p{L}+){0,2},\s+(?=\S)/iu;
 
 const REASON =
   /[\s,]+(?:so that|unless (?:i|we|you)|because|since|as (?:i|we|the|it|they)|otherwise|in order that|before (?:we|i|they|the)|if not|or (?:else )?we|which (?:is|means|would))\b.*$/i;
@@ -55,7 +60,7 @@ export function titleOf(
     .replace(/[.!]+["”']?$/, "")
     .trim();
   if (kind === "ask") {
-    for (let i = 0; i < 3; i += 1) text = text.replace(ASK_LEAD, "");
+    for (let i = 0; i < 3; i += 1) text = text.replace(ASK_LEAD, "").replace(SOFT_LEAD, "");
     text = text
       .replace(/^(?:[Cc]ould|[Cc]an|[Ww]ould|[Ww]ill) \p{Lu}[\p{L}-]+ (?=\p{Ll})/u, "")
       .replace(
@@ -89,6 +94,9 @@ export function titleOf(
         : `${upperFirst(asked)}?`,
     );
   }
+  // "Suki will send you the plan": the one who is to send it is somebody else than "you".
+  if (kind === "ask")
+    text = text.replace(/^(send|tell|give|let|show|ring|call|bring|write|pass|forward) you\b/i, `$1 ${you}`);
   if (first && kind === "ask")
     text = text
       .replace(

@@ -118,7 +118,9 @@ export function historyWords(
       ? letter.to.map((one) => (typeof one === "string" ? one : one.name || one.address))
       : [];
     const done = own.some((change) => change.after?.state === "done") ? " and finished it" : "";
-    return `wrote to ${to.slice(0, 3).join(", ")}${to.length > 3 ? ` and ${to.length - 3} more` : ""}${done}`;
+    const whom = `${to.slice(0, 3).join(", ")}${to.length > 3 ? ` and ${to.length - 3} more` : ""}`;
+    const isMade = own.some((change) => change.row === "task" && change.before === null);
+    return isMade ? `kept it with a letter to ${whom}` : `wrote to ${whom}${done}`;
   }
   const fields = own.flatMap((change) => fieldWords(change, nameOf));
   return fields.length > 0 ? fields.join(", ") : act;

@@ -104,6 +104,9 @@ export function useWritten(
   const forget = useCallback(() => {
     clearTimeout(timer.current);
     localStorage.removeItem(place);
+    // What was asked for meanwhile still has the draft: a new paper must not begin with a letter that is sent.
+    void queries.cancelQueries({ queryKey: ["draft", about] });
+    queries.setQueriesData<Answer>({ queryKey: ["draft", about] }, (old) => old && { ...old, values: null });
     // Asked for anew the next time: a letter that is taken back is a draft again.
     void send(about, null).then(() => queries.removeQueries({ queryKey: ["draft", about] }));
   }, [about, place, queries]);

@@ -3,11 +3,14 @@
 import { useEffect, useRef, useState } from "react";
 import type { Correspondent } from "../../core/letters/letter";
 import { quotedBelow, replyHead } from "../../core/letters/reply";
+import { type FoundSlip, isSure } from "../../core/reading/slip";
 import type { LetterView } from "../../core/views/views";
 import { useHouse } from "../parts/house";
 import { PaperFiles } from "./paper-files";
 import { PeopleField } from "./people-field";
+import { useDraftReading } from "./use-draft-reading";
 import { useWritten, type Written } from "./use-written";
+import { slipKey, WrittenSlips } from "./written-slips";
 
 /** What is sent, as the act "write" takes it. */
 export interface Sending extends Omit<Written, "files"> {
@@ -15,6 +18,31 @@ export interface Sending extends Omit<Written, "files"> {
   readonly answersId: string | null;
   readonly finishes: boolean;
   readonly dealsWith: boolean;
+  /** What it asks and promises that is kept with it, as the act takes it. */
+  readonly slips: readonly SentSlip[];
+}
+
+interface SentSlip extends Pick<FoundSlip, "kind" | "title" | "start" | "end" | "owner" | "priority"> {
+  readonly due: { readonly day: string; readonly time: string | null; readonly zone: string } | null;
+}
+
+/** A slip as it is sent: where its words stand now. One whose words were changed since it was shown is not kept unseen. */
+function asSent(slip: FoundSlip, read: string, now: string, zone: string): SentSlip[] {
+  const { kind, title, owner, priority, due } = slip;
+  const quote = read.slice(slip.start, slip.end);
+  const start = now.indexOf(quote);
+  if (start === -1) return [];
+  return [
+    {
+      kind,
+      title,
+      owner,
+      priority,
+      start,
+      end: start + quote.length,
+      due: due && { day: due.day, time: due.time, zone },
+    },
+  ];
 }
 
 interface PaperProps {
@@ -33,7 +61,7 @@ interface PaperProps {
 /** A letter being written: who it is from and goes to, its words, and the original that goes along below them. */
 export function WritingPaper(props: PaperProps) {
   const { about, answers, also } = props;
-  const { me, team } = useHouse();
+  const { me, team, zone } = useHouse();
   const original = answers ? quotedBelow(answers) : "";
   const { written, from, change, forget } = useWritten(about, answers?.id ?? null, (own) => ({
     ...(answers
@@ -43,6 +71,19 @@ export function WritingPaper(props: PaperProps) {
   }));
   const [isQuoted, setQuoted] = useState(true);
   const [isBusy, setBusy] = useState(false);
+  const reading = useDraftReading(
+    written && {
+      from: { name: me.name, address: me.address },
+      to: written.to,
+      cc: written.cc,
+      subject: written.subject,
+      text: written.text,
+    },
+    props.known,
+  );
+  /** Ticks that were set by hand; the others follow how sure the reader is. */
+  const [ticks, setTicks] = useState<ReadonlyMap<string, boolean>>(new Map());
+  const isKept = (slip: FoundSlip) => ticks.get(slipKey(slip, reading.text)) ?? isSure(slip);
   const field = useRef<HTMLTextAreaElement>(null);
   const paper = useRef<HTMLFormElement>(null);
   const isReady = written !== null;
@@ -68,12 +109,13 @@ export function WritingPaper(props: PaperProps) {
       answersId: answers?.id ?? null,
       finishes: step === "finishes",
       dealsWith: step === "dealsWith",
+      slips: reading.slips.filter(isKept).flatMap((slip) => asSent(slip, reading.text, written.text, zone)),
     });
     if (isSent) forget();
     setBusy(false);
     if (isSent) props.onClose();
   };
-  const known = [...props.known, ...team.map(({ name, address }) => ({ name, address }))];
+  const known = [...props.known, ...written.to, ...written.cc, ...team.map(({ name, address }) => ({ name, address }))];
   return (
     <form
       ref={paper}
@@ -134,6 +176,13 @@ export function WritingPaper(props: PaperProps) {
         className="font-letter mt-2 min-h-[128px] w-full resize-y bg-transparent text-[16px] leading-[25px] [field-sizing:content]"
         value={written.text}
         onChange={(event) => change({ text: event.target.value })}
+      />
+      <WrittenSlips
+        slips={reading.slips}
+        text={reading.text}
+        isKept={isKept}
+        nameOf={(address) => known.find((one) => one.address === address)?.name.split(" ")[0] || address}
+        onTurn={(slip) => setTicks(new Map(ticks).set(slipKey(slip, reading.text), !isKept(slip)))}
       />
       {original !== "" && (
         <label className="mb-2 flex items-center gap-2 text-[12px] text-soft">

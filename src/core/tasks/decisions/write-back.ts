@@ -4,6 +4,7 @@ import { tidyLetter, type WrittenLetter } from "../../letters/to-send";
 import { invalid, type Outcome, type Write } from "../outcome";
 import type { TaskState } from "../task";
 import { type ConversationFacts, nothingToDo } from "./deal-with";
+import { keepWritten, type WrittenSlip, type WrittenTask } from "./keep-written";
 
 /** What a letter of ours is decided on. */
 export interface WriteBackFacts {
@@ -22,8 +23,15 @@ export interface WriteBackFacts {
   readonly canSend: boolean;
   /** The letter that is answered, and its own references (RFC 5322 section 3.6.4). */
   readonly answers: { readonly messageId: string | null; readonly references: readonly string[] } | null;
-  readonly conversation: ConversationFacts | null;
-  readonly task: { readonly id: string; readonly state: TaskState; readonly conversationId: string | null } | null;
+  readonly conversation: (ConversationFacts & { readonly conversationProjectId: string | null }) | null;
+  /** Ids, numbers and owners of the tasks that are kept with it, one for each slip. */
+  readonly written: readonly WrittenTask[];
+  readonly task: {
+    readonly id: string;
+    readonly state: TaskState;
+    readonly conversationId: string | null;
+    readonly projectId: string | null;
+  } | null;
 }
 
 export interface WriteBackInput extends WrittenLetter {
@@ -31,6 +39,8 @@ export interface WriteBackInput extends WrittenLetter {
   readonly finishes: boolean;
   /** Take the conversation out of Sort in the same step; slips still open are brushed off. */
   readonly dealsWith: boolean;
+  /** What it asks and promises that is kept as tasks in the same step. */
+  readonly slips: readonly WrittenSlip[];
 }
 
 /** Bytes of files in one letter; encoded they grow by a third, and many servers stop at 25 MB. */
@@ -92,7 +102,17 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
       },
     },
   ];
-  const about = [...(conversationId ? [conversationId] : []), ...(facts.task ? [facts.task.id] : [])];
+  const projectId = facts.conversation?.conversationProjectId ?? facts.task?.projectId ?? null;
+  const kept = keepWritten(
+    input.slips,
+    facts.written,
+    { outgoingId: facts.id, conversationId, projectId, actorId: facts.actorId },
+    now,
+  );
+  if (!kept.ok) return invalid(kept.why);
+  writes.push(...kept.writes);
+  const made = kept.writes.map((write) => write.id);
+  const about = [...(conversationId ? [conversationId] : []), ...(facts.task ? [facts.task.id] : []), ...made];
   if (input.finishes && facts.task) {
     if (facts.task.state === "done")
       return invalid("The task is done already. Nothing was sent; your letter is still here.");
@@ -104,5 +124,5 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
     if (!dealt.ok) return dealt;
     writes.push(...dealt.writes);
   }
-  return { ok: true, writes, about };
+  return { ok: true, writes, about, made };
 }

@@ -1,0 +1,81 @@
+import type { Priority, SlipKind } from "../../reading/slip";
+import { isDay } from "../../time/day";
+import type { Write } from "../outcome";
+import { fruitOf } from "../reference";
+import { dueColumns, ownerColumns } from "../row";
+import { type Due, type Owner, tidyTitle } from "../task";
+
+/** What one's own letter asks or promises, to be kept with it. `start` and `end` are its words in the letter. */
+export interface WrittenSlip {
+  readonly kind: SlipKind;
+  readonly title: string;
+  readonly start: number;
+  readonly end: number;
+  readonly due: Due | null;
+  readonly priority: Priority;
+}
+
+/** What is handed out for a task that is kept with a letter, and who has it. */
+export interface WrittenTask {
+  readonly id: string;
+  readonly number: number;
+  readonly owner: Owner;
+}
+
+/** Where the letter belongs. */
+export interface WrittenIn {
+  readonly outgoingId: string;
+  readonly conversationId: string | null;
+  readonly projectId: string | null;
+  readonly actorId: string;
+}
+
+/**
+ * Tasks that a letter of ours brings with it: what it asks of colleagues is theirs, what it asks of people outside is waited
+ * for, what it promises is the writer's own.
+ */
+export function keepWritten(
+  slips: readonly WrittenSlip[],
+  tasks: readonly WrittenTask[],
+  { outgoingId, conversationId, projectId, actorId }: WrittenIn,
+  now: string,
+): { ok: true; writes: Write[] } | { ok: false; why: string } {
+  const writes: Write[] = [];
+  for (const [i, slip] of slips.entries()) {
+    const { id, number, owner } = tasks[i]!;
+    const title = tidyTitle(slip.title);
+    if (!title.ok) return title;
+    if (slip.due && !isDay(slip.due.day))
+      return { ok: false, why: `There is no ${slip.due.day}. Nothing was sent; your letter is still here.` };
+    writes.push({
+      row: "task",
+      id,
+      isNew: true,
+      values: {
+        fruit: fruitOf(number),
+        number,
+        title: title.title,
+        side: owner.side,
+        ...ownerColumns(owner),
+        // A wait has somebody here who waits.
+        ...(owner.side === "theirs" ? { ownerId: actorId } : {}),
+        ...dueColumns(slip.due),
+        priority: slip.priority,
+        state: "to begin",
+        projectId,
+        workstreamId: null,
+        conversationId,
+        letterId: null,
+        start: slip.start,
+        end: slip.end,
+        kind: slip.kind,
+        outgoingId,
+        createdAt: now,
+        createdBy: actorId,
+        changedAt: now,
+        finishedAt: null,
+      },
+    });
+  }
+  return { ok: true, writes };
+}

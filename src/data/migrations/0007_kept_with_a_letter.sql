@@ -1,0 +1,1 @@
+ALTER TABLE "task" ADD COLUMN "outgoing_id" uuid;
