@@ -9,7 +9,7 @@ import { KIND_COLOURS, KindMark, PersonLabel } from "../parts/marks";
 import { OwnerWord } from "../words/picks";
 import { DueWord } from "../words/text-words";
 import { changeBecomes, keepVerb, taskTitleOf } from "./change-words";
-import type { SlipCardProps } from "./slip-card";
+import type { SlipCardProps } from "./slip-card-props";
 import { SlipFoot } from "./slip-foot";
 
 /** A slip that offers to change a task: an answer beside its passage, with the day or person it names, which can be set right. */

@@ -3,36 +3,21 @@
 import Link from "next/link";
 import { CHANGE_WORDS } from "../../core/following/change-words";
 import { isSure } from "../../core/reading/slip";
-import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { sayDistance } from "../../core/time/say-day";
-import type { CorrespondentView, SlipView } from "../../core/views/views";
+import type { SlipView } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 import { KIND_COLOURS, KIND_NAMES, KindMark, PersonLabel, PriorityRule } from "../parts/marks";
 import { OwnerWord, PriorityWord, ProjectWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
 import { ChangeCard } from "./change-card";
+import type { SlipCardProps, SlipField } from "./slip-card-props";
 import { SlipFoot } from "./slip-foot";
-
-export type SlipField = "title" | "owner" | "due" | "priority" | "project";
 
 function becomes(slip: SlipView, myId: string): string {
   if (slip.theirs) return `you wait for ${slip.theirs.name.split(" ")[0]}`;
   if (slip.kind === "question") return "answer or task";
   if (slip.kind === "trouble" && !slip.owner) return "nobody has it yet";
   return slip.owner?.id === myId ? "becomes your task" : "becomes a task";
-}
-
-export interface SlipCardProps {
-  readonly slip: SlipView;
-  readonly number: number | null;
-  readonly isLit: boolean;
-  readonly editing: SlipField | null;
-  readonly outside: readonly CorrespondentView[];
-  readonly onLight: () => void;
-  readonly onEdit: (field: SlipField | null) => void;
-  readonly onChange: (change: FieldChange) => Promise<boolean>;
-  readonly onKeep: () => void;
-  readonly onBrushOff: () => void;
 }
 
 /** A slip: a task-to-be beside its passage. Every value is a word that can be changed in place. */

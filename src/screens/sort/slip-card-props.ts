@@ -1,0 +1,19 @@
+import type { FieldChange } from "../../core/tasks/decisions/change-fields";
+import type { CorrespondentView, SlipView } from "../../core/views/views";
+
+/** The values of a slip that can be changed in place. */
+export type SlipField = "title" | "owner" | "due" | "priority" | "project";
+
+/** What a slip's card is given, and what it tells of. */
+export interface SlipCardProps {
+  readonly slip: SlipView;
+  readonly number: number | null;
+  readonly isLit: boolean;
+  readonly editing: SlipField | null;
+  readonly outside: readonly CorrespondentView[];
+  readonly onLight: () => void;
+  readonly onEdit: (field: SlipField | null) => void;
+  readonly onChange: (change: FieldChange) => Promise<boolean>;
+  readonly onKeep: () => void;
+  readonly onBrushOff: () => void;
+}
