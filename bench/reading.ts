@@ -19,7 +19,7 @@ const nobody = { team: [], outside: [] };
 const lists = { ...PLAIN_READING, readsLists: true };
 const sentOf = (letter: Letter) => ({ at: letter.sentAt ?? 0, zone: letter.offset });
 
-const SETS = ["a", "b", "c", "d", "e", "f", "g", "h"] as const;
+const SETS = ["a", "b", "c", "d", "e", "f", "g", "h", "i"] as const;
 for (const set of SETS) {
   const { mistakes, ...score } = scoreReading(await labelledLetters(set));
   say(`labelled letters, set ${set}`, score);

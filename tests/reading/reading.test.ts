@@ -15,6 +15,7 @@ describe("labelled letters", () => {
     ["e", { letters: 14, finding: 0.9, kind: 0.85, owner: 0.93, due: 0.88 }],
     ["g", { letters: 10, finding: 0.83, kind: 0.8, owner: 0.95, due: 0.8 }],
     ["h", { letters: 20, finding: 0.93, kind: 0.9, owner: 0.95, due: 0.95 }],
+    ["i", { letters: 14, finding: 0.93, kind: 0.93, owner: 0.95, due: 0.95 }],
     ["f", { letters: 12, finding: 0.86, kind: 0.86, owner: 0.95, due: 0.93 }],
   ] as const)("set %s: what is asked, of whom, by when", async (set, floor) => {
     const letters = await labelledLetters(set);

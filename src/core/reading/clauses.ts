@@ -153,6 +153,14 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
     const next = match.index + match[0].length;
     const rest = whole.slice(next).replaceAll("\n", " ");
     const before = whole.slice(cuts.at(-1)?.next ?? 0, match.index);
+    // "I'm seeing him and will ask about it": one who does both.
+    if (
+      /\band\s$/i.test(match[0]) &&
+      /^(?:also |then )?(?:will|would|can|could) (?!you|we|they|he|she|it|i\b|someone|somebody|anyone|the|your|our|my|this|that)[a-z]/.test(
+        rest,
+      )
+    )
+      continue;
     // Both sides must be able to stand alone: "if you can and will" is one clause, and so is "could you check and tell me".
     const standsAlone =
       /;|–|—|\s-\s/.test(match[0]) ||

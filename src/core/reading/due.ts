@@ -22,6 +22,12 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
   if (kind === "trouble" || /\bevery (?:day|morning|week|month|mon|tues|wednes|thurs|fri)/i.test(text)) return null;
   const usable = dates.filter((date) => {
     const lead = text.slice(0, date.start);
+    // "Nobody should walk on it before Thursday": then it begins, it does not end.
+    if (
+      /^(?:nobody|no one|nothing|don['’]t|do not|never)\b/i.test(text) &&
+      /\b(?:before|until|till)\s+(?:the )?$/i.test(lead)
+    )
+      return false;
     // "Ask whether Wednesday suits them": the day is what is asked about.
     if (/\b(?:whether|if|why|how)\s+(?:the\s+)?$/i.test(lead)) return false;
     // What somebody is to be told has days of its own.

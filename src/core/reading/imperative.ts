@@ -111,8 +111,16 @@ export function isImperative(text: string, isAddressed = false): boolean {
   }
   if (!/^[\p{L}-]+$/u.test(first) || /^(?:love|regards|greetings|best|kind|cheers|bye|ps)$/i.test(first)) return false;
   // The tagger is slow: it is asked only where everything else fits.
-  const fits = OBJECT.test(second.toLowerCase()) || (isAddressed && !FINITE.test(text));
-  if (!fits || NO_VERB.test(verb) || /(?:ed|ing|s)$/i.test(verb) || !canBeVerb(verb)) return false;
+  const fits = isAddressed || OBJECT.test(second.toLowerCase());
+  if (
+    !fits ||
+    FINITE.test(text) ||
+    /^(?:and|or)$/i.test(second) ||
+    NO_VERB.test(verb) ||
+    /(?:ed|ing|s)$/i.test(verb) ||
+    !canBeVerb(verb)
+  )
+    return false;
   // A word that is no usual order is one where it can be nothing else after "please".
   const [, tagged, next] = taggedWords(`Please ${verb} ${text.slice(first.length).trim().slice(0, TAGGED)}`);
   return tagged?.tag === "VERB" && tagged.lemma === verb && next !== undefined;

@@ -9,14 +9,17 @@ const DUTY_ADVERBS =
   "(?:(?:please|also|now|all|both|first|not|still|really|definitely|urgently|at least|only|then)\\s+)*";
 /** Somebody has a duty: "you will have to call", "the council must sign", "we should order". */
 const DUTY_OF_SOMEBODY = new RegExp(
-  `^(?:(?:and|but|so|also|then|now|therefore|unfortunately|in the meantime|at some point|sooner or later|some day|by \\w+|for (?:that|this))[, ]+)*(?:you|we|(?:someone|somebody)(?: \\p{L}+){0,4}?|everyone|everybody|one of (?:you|us)|(?:the|your|our|his|her|their) \\p{L}+(?: \\p{L}+)?|(?!this|that|it\\b|there)\\p{Lu}[\\p{L}-]+(?: (?:and )?\\p{Lu}[\\p{L}-]+)?)\\s+(?:(?:also|still|really|now|all|both)\\s+)*(?:${DUTY})\\s+${DUTY_ADVERBS}(?!be\\b|been\\b|have (?:been|had|said)|say\\b|admit|confess|wait and see|do with|mean|suffice|help\\b|know\\b|apply|last\\b|contain|think|see\\b|look like|feel|work\\b|expect|take (?:a|an|one|two|about|less|more)|cost|fit\\b|hold\\b|get (?:used|going|over|better|worse|on\\b))\\p{L}+`,
+  `^(?:(?:and|but|so|also|then|now|therefore|unfortunately|in the meantime|at some point|sooner or later|some day|by \\w+|for (?:that|this))[, ]+)*(?:you|we|(?:someone|somebody)(?: \\p{L}+){0,4}?|everyone|everybody|one of (?:you|us)|(?:the|your|our|his|her|their) \\p{L}+(?: \\p{L}+)?|(?!this|that|it\\b|there)\\p{Lu}[\\p{L}-]+(?: (?:and )?\\p{Lu}[\\p{L}-]+)?)\\s+(?:(?:also|still|really|now|all|both)\\s+)*(?:${DUTY})\\s+${DUTY_ADVERBS}(?!be\\b|been\\b|have (?:been|had|said)|say\\b|admit|confess|wait and see|do with|mean|suffice|help\\b|know\\b|apply|last\\b|contain|think|rise|fall|increase|close|open|see (?:how|what|if|whether|you|each)|look like|feel|work\\b|expect|take (?:a|an|one|two|about|less|more)|cost|fit\\b|hold\\b|get (?:used|going|over|better|worse|on\\b))\\p{L}+`,
   "iu",
 );
 /** Something is to be done to a thing: "the sails must be dried", "the hedge needs cutting". */
 const DUTY_TO_THING = new RegExp(
-  `\\b(?:${DUTY})\\s+${DUTY_ADVERBS}be\\s+${DUTY_ADVERBS}(?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at\\b|in\\b|aware|a\\b|an\\b|the\\b|here|careful|all right|said|noted|thinking|clear|used to|pleased|interested|called|going|getting|noticed|expected|considered|able)(?:\\w+(?:ed|en|wn|pt|nt|ld|de|id|ut|ung|one|et|ad|und|ung|ought|aught|ent)\\b|with (?:us|me|them|the \\w+|our \\w+)\\b|ready|in place|on site|back|here by|there by|(?:empty|clear|clean|dry|closed|open|free|finished|complete|off|on|out|up|gone|tidy|full|correct|legible|valid)(?= (?:by|before|until|on|at|when|from)\\b|[.,;!]|$))|\\b(?:must|has to|have to|needs to|need to|should|ought to)\\s+${DUTY_ADVERBS}(?:come|go|leave|stay|reach|arrive|stand|remain|carry|bear)\\b|\\b(?:must|has to|have to|needs to|need to|should) be (?:in|at|on) (?:the|my|our|your|their) \\w+(?: \\w+)? (?:by|before|until)\\b|\\b(?:needs?|wants?|could do with|deserves?)(?: a| some)?(?: good| proper| thorough)? (?!nothing|anything|something|everything|during|evening|morning)\\w+ing\\b(?! to\\b)|\\bneeds (?:your|another|a|an|some|more|new|fresh|two|three|proper)\\b|\\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary|imperative) (?:that|to)\\b`,
+  `\\b(?:${DUTY})\\s+${DUTY_ADVERBS}be\\s+${DUTY_ADVERBS}(?!able|fine|ok|okay|there|easy|enough|good|possible|safe|interesting|at\\b|in\\b|aware|a\\b|an\\b|the\\b|here|careful|all right|said|noted|thinking|clear|used to|pleased|interested|called|going|getting|noticed|expected|considered|able)(?:\\w+(?:ed|en|wn|pt|nt|ld|de|id|ut|ung|one|et|ad|und|ung|ought|aught|ent)\\b|with (?:us|me|them|the \\w+|our \\w+)\\b|ready|in place|on site|here by|there by|(?:empty|clear|clean|dry|closed|open|free|finished|complete|off|on|out|up|gone|tidy|full|correct|legible|valid)(?= (?:by|before|until|on|at|when|from)\\b|[.,;!]|$))|\\b(?:must|has to|have to|needs to|need to|should|ought to)\\s+${DUTY_ADVERBS}(?:come|go|leave|stay|reach|arrive|stand|remain|carry|bear)\\b|\\b(?:must|has to|have to|needs to|need to|should) be (?:in|at|on) (?:the|my|our|your|their) \\w+(?: \\w+)? (?:by|before|until)\\b|\\b(?:needs?|wants?|could do with|deserves?)(?: a| some)?(?: good| proper| thorough)? (?!nothing|anything|something|everything|during|evening|morning)\\w+ing\\b(?! to\\b)|\\bneeds (?:your|another|a|an|some|more|new|fresh|two|three|proper)\\b|\\b(?:it is|it['’]s) (?:essential|important|vital|crucial|necessary|imperative) (?:that|to)\\b`,
   "i",
 );
+/** "The delivery you'd have to give to others". */
+const YOU_WOULD_HAVE = /\byou(?:['’]d|['’]ll| would| will) (?:have|need) to (?!wait and|admit|be\b|say\b)\w+/i;
+
 const HAD_BETTER =
   /^you (?:are given|have) until\b|^(?:(?:and|but|so|then)[,\s]+)*(?:you|we)(?:['’]d| had) better (?!not\b)\w+/i;
 
@@ -28,7 +31,7 @@ export const duty: KindRule = {
     const bare = bareClause(text);
     if (HAD_BETTER.test(bare)) return "ask";
     if (isNoAsk(text, bare)) return null;
-    const found = DUTY_OF_SOMEBODY.exec(bare) ?? DUTY_TO_THING.exec(bare);
+    const found = DUTY_OF_SOMEBODY.exec(bare) ?? DUTY_TO_THING.exec(bare) ?? YOU_WOULD_HAVE.exec(bare);
     return found && isPutToSomebody(bare, found.index) ? "ask" : null;
   },
 };

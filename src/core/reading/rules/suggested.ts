@@ -13,6 +13,7 @@ const SUGGESTED = phrases(`
   (?:i|we)(?:'m| am|'re| are)? (?:count|counting|rely|relying|depend|depending|bank|banking) on (?:you|your|\\p{Lu}\\p{L}+)(?! not)
   (?:i|we) (?:trust|assume|take it|expect|presume) (?:that )?you(?:'ll| will| can)
   ^(?:(?:so|and|now) )?over to you
+  (?:perhaps|maybe) (?:the|your|our|this|that|these|those|it|they)(?: \\p{L}+){0,5} (?:could|should|might) be \\p{L}+
   it is (?:kindly |hereby )?(?:requested|asked|required|expected) that
   (?:gentle|friendly|kind|quick|small|little|short|polite|final|second|last) reminder(?: that| to| about| for|:)
   (?:might|may|can|could) (?:i|we) (?:trouble|bother|ask(?! (?:how|what|when|where|which|who|why|if|whether))|beg|implore|urge|request|invite|press)
@@ -52,6 +53,10 @@ const SUGGESTED = phrases(`
   would (?:mon|tues|wednes|thurs|fri|satur|sun)day (?:work|suit|do|be (?:all right|ok|okay)) for you to
 `);
 
+/** "A first idea by Friday would be splendid", but not "that would be splendid", which consents. */
+const WOULD_BE_GOOD =
+  /^(?!(?:it|that|this|which|what|friday|monday|tuesday|wednesday|thursday|yes|either|both|any)\b)(?:a|an|the|your|some|\w+) .{6,80}(?:would|['’]d) be (?:most |very |really |absolutely )?(?:splendid|great|lovely|ideal|perfect|wonderful|fantastic|super|useful|helpful|best|kind|handy|nice|good|marvellous)[.!]?$/i;
+
 /** "Nothing may leave the archive." */
 const FORBIDDEN = /^(?:nothing|nobody|no one|no \p{L}+) (?:may|must|is to|are to|shall|should)\b/iu;
 
@@ -74,6 +79,12 @@ export const suggested: KindRule = {
     if (/^(?:if|whether|unless|because|since|as) /i.test(bare)) return null;
     if (WHY_NOT.test(bare)) return "ask";
     if (/^(?:how|why|what|when|who|which|where)\b/i.test(bare) && /\?$/.test(text)) return null;
-    return SUGGESTED.test(bare) || LETS.test(bare) || CANNOT_WAIT.test(bare) || FORBIDDEN.test(bare) ? "ask" : null;
+    return SUGGESTED.test(bare) ||
+      LETS.test(bare) ||
+      CANNOT_WAIT.test(bare) ||
+      FORBIDDEN.test(bare) ||
+      WOULD_BE_GOOD.test(bare)
+      ? "ask"
+      : null;
   },
 };

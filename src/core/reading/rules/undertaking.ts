@@ -21,9 +21,11 @@ const BOUND = phrases(`
   we(?:'re| are) on (?:it|the case)
   (?:i|we)(?:'m| am|'re| are) (?:replacing|refunding|crediting|reordering|looking into|seeing to|dealing with|working on (?:it|this|that|the))
   (?:will|shall) be (?!closed|held|open|attended|followed|needed|required|known|pleased|delighted|interested|missed|used|celebrated|shown|played|served|chaired)\\p{L}+(?:ed|en|nt|lt|de|id|ut|ght)\\b.{0,40} ${WHEN}
+  (?:will|shall) (?:redo|replace|repair|refund|mend|credit|exchange|correct|reimburse|make good|put right) (?:it|them|this|that|the|your|all|both|you)
   (?:will|should) be (?:on|in|at|with) your \\p{L}+(?: \\p{L}+)? ${WHEN}
   (?:i|we)(?:'ve| have) (?:put|got) (?:it|that|this) (?:in|on) (?:my|our) (?:diary|list|calendar)
   (?:it|the rest|that|this) (?:goes|is going) (?:out )?to you
+  (?:it|they|that|the \\p{L}+) (?:goes|go) (?:in|back|out|to (?:the|a|our)) .{0,40} ?${WHEN}
 `);
 
 /** "Tomorrow I pick up the costumes." */

@@ -5,7 +5,11 @@ const UNHAPPY =
   /\b(?:(?<!your |to )complain(?:s|ed|ing|ts?)?|unhappy|not (?:at all |very |too |exactly )?(?:happy|pleased|amused|acceptable|satisfied|impressed)|displeased|dissatisfied|angry|furious|livid|fuming|upset|cross|annoyed|disappoint(?:ed|ing)|lost patience|(?:is|are|getting|grows?|growing) (?:very |rather |quite )?(?:impatient|restless)|losing patience|had enough|threaten(?:s|ed|ing)?|cancel(?:led|ling) (?:the|their|our)|wants? (?:his|her|their|its) money back|legal action|su(?:e|ing) us|solicitor|penalt(?:y|ies)|a fine of)\b/i;
 const PROBLEM =
   /\b(?:(?:have|has|had|is|there['’]s|got|another|made|found|shows?|showed) (?:a|an|one|another|some|serious|big|real|slight)(?: \w+)? (?:problems?|trouble|faults?|mistakes?|errors?|snags?|hitch|emergency)|(?:the|our|one|a|big|serious) (?:problem|trouble|snag|trouble is)[:,]|(?:the|one) (?:problem|trouble|snag) is|problems? with|in trouble|trouble with|goes wrong|went wrong|gone wrong|bad news|we have a situation)\b/i;
-const PATTERNS = [UNHAPPY, PROBLEM];
+/** "One snag: …": it is announced. */
+const SNAG =
+  /^(?:one|a|the|another|only) (?:\w+ )?(?:snag|hitch|problem|worry|catch|drawback|fly in the ointment|bad news)\b(?: is)?\s*[:,–-]/i;
+
+const PATTERNS = [UNHAPPY, PROBLEM, SNAG];
 
 /** Goodwill at risk: "the client is not happy", "we have a serious problem". */
 export const unhappy: KindRule = {

@@ -2,7 +2,7 @@ import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
 
 const WHOEVER =
-  /^(?:someone|somebody|one of (?:us|you)|everyone|everybody|all (?:of (?:us|you)|staff|crew|teams?)|whoever [^,]{3,40},?)\s+(?:has to|have to|needs to|need to|must|should|will have to|to|please|is (?:at|in|to be))\s+\w+/i;
+  /^(?:someone|somebody|one of (?:us|you)|everyone|everybody|all (?:of (?:us|you)|staff|crew|teams?)|whoever [^,]{3,40},?)\s+(?:has to|have to|needs to|need to|must|should|might|could|will have to|to|please|is (?:at|in|to be))\s+\w+/i;
 
 /** "Someone has to be at the door", "Everyone to hand in their hours": said of whoever it may be. */
 /** "Whoever is last out turns off the heating." */
