@@ -29,9 +29,11 @@ for (const [kind, { count, right, mistakes }] of scoreSentences()) {
   say(`labelled sentences: ${kind}`, { count, right });
   for (const one of mistakes) process.stdout.write(`  ${one}\n`);
 }
-const { mistakes, ...following } = await scoreFollowing();
-say("labelled conversations", following);
-for (const one of mistakes) process.stdout.write(`  ${one}\n`);
+for (const set of ["conversations", "conversations-b"] as const) {
+  const { mistakes, ...following } = await scoreFollowing(set);
+  say(`labelled ${set}`, following);
+  for (const one of mistakes) process.stdout.write(`  ${one}\n`);
+}
 
 const byRule = new Map<string, number>();
 for (const set of SETS)

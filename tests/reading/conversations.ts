@@ -25,8 +25,11 @@ interface Labelled {
 const MARK = /\{(open|change) (\w+); ?([\w ]+); ?([\w,-]+); ?([\w,-]+) \| ([^}]+)\}/g;
 const days = (text: string) => (text === "-" ? [] : text.split(","));
 
-async function labelledConversations(): Promise<Labelled[][]> {
-  const file = path.join(import.meta.dirname, "letters/conversations.txt");
+/** Sets of labelled conversations, by the file they stand in. */
+export type ConversationSet = "conversations" | "conversations-b";
+
+async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
+  const file = path.join(import.meta.dirname, `letters/${set}.txt`);
   const [, ...pieces] = fs.readFileSync(file, "utf8").split("=====\n");
   const conversations: Labelled[][] = [];
   for (const piece of pieces) {
@@ -59,7 +62,7 @@ async function labelledConversations(): Promise<Labelled[][]> {
 }
 
 /** How well conversations are followed: shares from 0 to 1, and every mistake in words. */
-export async function scoreFollowing() {
+export async function scoreFollowing(set: ConversationSet) {
   const sum = {
     opens: 0,
     openFound: 0,
@@ -72,7 +75,7 @@ export async function scoreFollowing() {
     quietRight: 0,
   };
   const mistakes: string[] = [];
-  for (const [n, labelled] of (await labelledConversations()).entries()) {
+  for (const [n, labelled] of (await labelledConversations(set)).entries()) {
     const followed = followConversation(
       labelled.map((one) => one.letter),
       PEOPLE,

@@ -36,12 +36,15 @@ describe("labelled letters", () => {
     expect(right / count >= 0.94 ? "enough" : mistakes).toBe("enough");
   });
 
-  test("conversations: what each letter opens, and what it changes", async () => {
-    const { mistakes, ...score } = await scoreFollowing();
+  test.each([
+    ["conversations", 13, 23],
+    ["conversations-b", 23, 33],
+  ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes) => {
+    const { mistakes, ...score } = await scoreFollowing(set);
     console.log(
-      `conversations: ${score.opens} opened, F1 ${score.opening.toFixed(3)}; ${score.changes} changes, F1 ${score.change.toFixed(3)}`,
+      `${set}: ${score.opens} opened, F1 ${score.opening.toFixed(3)}; ${score.changes} changes, F1 ${score.change.toFixed(3)}`,
     );
-    expect([score.opens, score.changes]).toEqual([13, 23]);
+    expect([score.opens, score.changes]).toEqual([opens, changes]);
     for (const field of ["opening", "change", "due", "quiet"] as const)
       expect([field, score[field] >= 0.88 ? "enough" : mistakes]).toEqual([field, "enough"]);
   });

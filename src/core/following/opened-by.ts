@@ -1,7 +1,9 @@
 import type { FoundSlip } from "../reading/slip";
+import { isAnsweredPlease } from "./bare-answer";
 import type { ChangesFound } from "./changes-in";
 import type { FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
+import type { Sides } from "./sides";
 import { tellingWords } from "./telling-words";
 
 /** A slip that is new in its conversation, with the words that tell it from others. */
@@ -17,7 +19,12 @@ function likeness(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
   return shared === 0 ? 0 : shared / Math.min(a.size, b.size);
 }
 
-const POINTS_BACK = /\b(?:it|them|this|that|these|those|one)\b/i;
+const POINTS_BACK = /\b(?:it|them|this|that|these|those)\b/i;
+
+/** How many asks somebody owes an answer to. */
+function askedOf(writer: string, open: readonly OpenItem[], sides: Sides): number {
+  return open.filter((item) => item.kind !== "trouble" && sides.owes(writer, item)).length;
+}
 
 /** What of a letter's slips is new, and what is only said again or done to what was open. */
 export function openedBy(
@@ -62,6 +69,7 @@ export function openedBy(
       opened.push({ ...slip, words });
       continue;
     }
+    if (covering.length > 0 && isAnsweredPlease(quote)) continue;
     if (covering.some((change) => change.change !== "done" && change.change !== "called off")) continue;
     const isShort = quote.split(/\s+/).length <= 7;
     const asked = open.filter((item) => sides.wants(writer, item));
@@ -82,7 +90,8 @@ export function openedBy(
         slip.owner !== item.owner &&
         slip.owner !== item.asker &&
         slip.owner !== writer &&
-        (likeness(words, item.words) >= SAME_ASK || (words.size <= 1 && POINTS_BACK.test(quote) && open.length === 1)),
+        (likeness(words, item.words) >= SAME_ASK ||
+          (words.size <= 1 && POINTS_BACK.test(quote) && askedOf(writer, open, sides) === 1)),
     );
     if (own) {
       if (!changed(own)) again("passed", own, slip.owner, "handed to somebody else");

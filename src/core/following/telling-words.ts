@@ -33,6 +33,19 @@ function stemOf(word: string): string {
   return bare.replace(/([bdfgklmnprt])\1$/, "$1");
 }
 
+/** Words that say nothing of what is done: of these even verbs are left out. */
+const EMPTY = new Set(
+  "a an the i you he she it we they me him her us them my your his its our their this that these those and or but so to of in on at by for with from as is are was were be been am do does did have has had will would can could shall should may might must not no please kindly".split(
+    " ",
+  ),
+);
+
+/** The stems of all words of a text but the emptiest, also of those that stand in every letter: the verb of an ask is among them. */
+export function stems(text: string): Set<string> {
+  const words = text.toLowerCase().match(/[\p{L}\p{N}]+/gu) ?? [];
+  return new Set(words.filter((word) => !EMPTY.has(word)).map(stemOf));
+}
+
 /** The words of a text that tell what it is about, as stems, each once. Figures count where they say what is meant ("RAL 5010"). */
 export function tellingWords(text: string): Set<string> {
   const words = text.toLowerCase().match(/[\p{L}\p{N}]+(?:['’-][\p{L}\p{N}]+)*/gu) ?? [];

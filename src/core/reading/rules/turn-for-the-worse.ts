@@ -9,7 +9,7 @@ const THINGS = phrases(`
   (?:hit|hits|struck|run into|ran into|met with) (?:rock|water|a (?:snag|problem|wall|pipe|cable|bump|brick wall)|trouble|problems|difficulties|resistance)
   (?:wheezing|rattling|grinding|squealing|clanking|knocking|spluttering|limping|gasping)
   (?:seeing|getting|having|had|have|got|reporting|with|give|gives|giving|throws?|throwing) (?:some |a lot of |many |constant |terrible |no end of )?(?:errors|problems|trouble|issues|complaints|failures|difficulties|timeouts|crashes)
-  (?:has|have) been (?:revoked|withdrawn|refused|suspended|rejected|cut|stopped|terminated|lost|stolen|delayed|damaged|moved without|leaked|forced)
+  (?<!nothing |nobody |none )(?:has|have) been (?:revoked|withdrawn|refused|suspended|rejected|stopped|terminated|lost|stolen|delayed|damaged|leaked|forced)
   (?:came|come|arrived|turned up|delivered|received)(?: \\p{L}+)? (?:wet|twisted|late|empty|short|cold|warped|bent|unfinished|unlabelled|unpacked|damaged|in (?:a )?(?:damaged|bad|poor|terrible) (?:condition|state))
   (?:dogs?|goats?|mouse|mice|rats?|moths?|cats?|birds|pigeons?|slugs|deer|fox|foxes|squirrels?|crows|caterpillars|beetles|horses?|sheep|pigs?) (?:has |have )?(?:ate|eaten|eat|chewed|got (?:at|into|out|loose)|gnawed|nibbled|taken|trampled|dug|escaped)
   (?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply))? )(?:didn't|did not|hasn't|haven't|wasn't|weren't) (?!cost|mind|matter|hurt|need|include|charge|have to|take long|too|that|so|very|bad|any|a\\b|an\\b|the\\b|even|expensive)\\p{L}+

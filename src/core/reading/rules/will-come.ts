@@ -11,6 +11,7 @@ export const willCome: KindRule = {
   find({ text }) {
     const bare = bareClause(text);
     if (/\?$/.test(text) || /\b(?:not|if|when|whether|hope|once|threatening)\b/i.test(bare)) return null;
+    if (/^[\w -]{3,40} to follow[.!]?$/i.test(bare)) return "promise";
     return WILL_COME.test(bare) ? "promise" : null;
   },
 };

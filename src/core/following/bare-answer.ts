@@ -1,0 +1,45 @@
+import { isImperative } from "../reading/imperative";
+import type { OpenItem } from "./item";
+import { stems } from "./telling-words";
+
+/** Words that answer without naming what they answer. */
+export const BARE_ANSWER =
+  /^(?:yes|yep|yeah|no|nope|ok|okay|sure|agreed|correct|right|exactly|fine|will do|with (?:great )?pleasure|of course|certainly|attached|enclosed|here|done|on it|got (?:it|them)|sadly not|afraid not|you['’]ll|you will|it['’]ll|it will|they['’]ll|they will|i['’]ll|i will|we['’]ll|we will|both|neither|me|mine|not yet|consider)\b/i;
+
+export const THANKS_ONLY =
+  /^(?:(?:many |big |warm )?(?:thanks|thank you|ta|cheers|noted|understood|great|perfect|lovely|wonderful|brilliant|super|excellent|good|legend|fine|got it|see you(?: then| there| on \w+)?|that works|much appreciated|all clear)\b[\s,!.]*(?:for \w+(?: \w+){0,4}|again|a lot|very much|so much|then|to (?:you|both|all)(?: \w+)?|\p{Lu}\p{L}+)?[\s,!.]*)+$/u;
+
+/** "Small ones, please.": an answer, though it has the word of an ask. */
+export function isAnsweredPlease(text: string): boolean {
+  return /,?\s+please[.!]*$/i.test(text) && text.split(/\s+/).length <= 6 && !isImperative(text) && !ASKS.test(text);
+}
+const ASKS = /\b(?:could|can|would|will|need|send|let|tell|by|before|until)\b/i;
+
+/** Words with which an answer begins and which answer nothing: "Oh dear, sorry." */
+export function isInterjection(text: string): boolean {
+  return INTERJECTION.test(text);
+}
+const INTERJECTION =
+  /^(?:(?:oh|ah|dear|oh dear|sorry|so sorry|apologies|my apologies|pity|hm+|well|right|thanks|thank you|hello|hi|never mind|no worries|forgive me|excuse me|goodness|my fault|mea culpa|what a (?:pity|shame|day))(?:[\s,]+(?:\p{Lu}\p{L}+))?[\s,!.]*)+$/iu;
+
+export const POINTS_TO_WANTED =
+  /^(?:got|received|where|any news)\b|\b(?:it|them|yours|that)\b.{0,12}\b(?:any ?more|after all|no longer)\b/i;
+
+export const POINTS_BACK =
+  /\b(?:it|them|those|these|that|this|one|ones|rest|others?|you(?:['’]ll| will) (?:have|get)|be with you)\b/i;
+
+/** What a bare answer ("Yes.", "You'll have it on Monday.") is an answer to: the only thing open, or the last that was asked. */
+export function bareTargets(left: readonly OpenItem[], text: string): OpenItem[] {
+  if (left.length <= 1 || /\b(?:both|all|everything|neither)\b/i.test(text)) return [...left];
+  const newest = Math.max(...left.map((item) => item.letter));
+  const last = left.filter((item) => item.letter === newest);
+  const isAnswer =
+    /^(?:yes|yep|yeah|no|nope|correct|right|exactly|me|mine)\b/i.test(text) &&
+    !/\b(?:pleasure|gladly|of course|happily|can do|will do|done)\b/i.test(text);
+  const fitting = last.filter((item) => (item.kind === "question") === isAnswer);
+  const targets = fitting.length > 0 ? fitting : last;
+  // "I'll ask him tonight" answers what was to be asked, wherever it stood.
+  const said = stems(text);
+  const likest = targets.find((item) => [...stems(item.quote)].some((stem) => said.has(stem)));
+  return [likest ?? targets[0]!];
+}

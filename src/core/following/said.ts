@@ -1,0 +1,158 @@
+import { dueOf } from "../reading/due";
+import type { DueFound } from "../reading/slip";
+import { findDates } from "../time/dates-in-words";
+import type { FollowContext } from "./context";
+import { ASKER_CUES, type Cue, OWNER_CUES } from "./cues";
+import { CHANGES, type ChangeKind, type OpenItem } from "./item";
+import { passedTo } from "./passed-to";
+import { pastOf } from "./past-of";
+import type { Segment } from "./segments";
+
+/** A change that a segment may make, before it is held against the others of the letter. */
+export interface Said {
+  readonly change: ChangeKind;
+  readonly due: DueFound | null;
+  readonly owner: string | null;
+  /** Whether the item was named, and not only gone on about. */
+  readonly isNamed: boolean;
+  readonly reason: string;
+}
+
+function firstCue(cues: readonly Cue[], text: string): Cue | null {
+  return cues.find((cue) => cue.pattern.test(text)) ?? null;
+}
+
+/** What is said of a condition, a reason or another time is not said of the thing itself. */
+const SUBORDINATE =
+  /,?\s\b(?:once|when|whenever|as soon as|after|until|till|before|because|since|if|unless|as (?:the|it|they|we|i|my|our|your)|which is why|so that)\b.*$/i;
+
+function mainClause(text: string): string {
+  const main = text.replace(SUBORDINATE, "");
+  return main.split(/\s+/).length >= 2 ? main : text;
+}
+
+/** An ask that wants words and not work: it is answered, as a question is. */
+export function wantsWords(item: OpenItem): boolean {
+  return (
+    item.kind === "question" ||
+    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b/i.test(
+      item.quote,
+    )
+  );
+}
+
+/** Its own verb in the past form: "count the bottles", "counted: eleven". */
+const PAST: Pick<Cue, "change" | "name"> = { change: "done", name: "it has been done" };
+
+const isDone = OWNER_CUES.find((cue) => cue.change === "done")!.pattern;
+
+export const WILL_ANSWER =
+  /\b(?:tell|let you know|write|ask|find out|come back|get back|check|answer|report|ring|call|look (?:it|that) up|have a word)\b/i;
+
+function dueIn(context: FollowContext, text: string): DueFound | null {
+  return dueOf("promise", text, findDates(text, context.sent, context.settings.calendar, context.settings.figures));
+}
+
+const HEADING = /^(?:as (?:for|to|regards)|about|regarding|concerning|on)\b|[:]$/i;
+
+/** The day by which the rest of something comes: said after the words that speak of it. */
+function dueOfRest(context: FollowContext, text: string): DueFound | null {
+  const at = /\b(?:will|follow\w*|comes?|you['’]ll|get|rest|others?|balance|remain\w*|half|until)\b/i.exec(text)?.index;
+  return at === undefined ? null : dueIn(context, text.slice(at));
+}
+
+/** What the side that owes an item says of it. */
+export function saidByOwner(
+  context: FollowContext & { partly: ReadonlySet<string> },
+  segment: Segment,
+  item: OpenItem,
+  isNamed: boolean,
+): Said | null {
+  const { text } = segment;
+  if (/\?$/.test(text)) return null;
+  const due = dueIn(context, text);
+  const to = passedTo(text, context.people, context.writer, new Set([item.asker]));
+  if (to && to.person?.address !== item.owner && (isNamed || /\b(?:it|them|that|this|one)\b/i.test(text)))
+    return { change: "passed", due, owner: to.person?.address ?? null, isNamed, reason: "somebody else will do it" };
+  const isPast = item.kind !== "question" && pastOf(item, text);
+  const cue = isPast ? PAST : firstCue(OWNER_CUES, mainClause(text));
+  const isLater = due !== null && item.due !== null && due.day > item.due && !due.others.includes(item.due);
+  const promised = (reason: string): Said => {
+    if (isLater) return { change: "moved", due, owner: null, isNamed, reason };
+    // Whoever takes on what nobody had yet is its owner from then on.
+    const isTaken = item.owner === null && item.kind !== "trouble" && item.kind !== "promise";
+    return { change: isTaken ? "passed" : "promised", due, owner: isTaken ? context.writer : null, isNamed, reason };
+  };
+  const done: Said = { change: "done", due: null, owner: null, isNamed, reason: "it is answered" };
+  if (wantsWords(item)) {
+    if (
+      (cue?.change === "promised" || cue?.change === "done") &&
+      WILL_ANSWER.test(text) &&
+      /\b(?:will|['’]ll|let me)\b/i.test(text)
+    )
+      return promised("an answer is promised");
+    if (item.kind === "question" && cue?.change === "declined") return isNamed ? done : null;
+    // "As for the colour" only says what the next words are about.
+    return cue || (isNamed && !HEADING.test(text)) ? done : null;
+  }
+  if (cue?.change === "declined" && due && /\b(?:before|until|till)\b/i.test(text))
+    return { change: "moved", due, owner: null, isNamed, reason: "not before that day" };
+  if (cue?.change === "moved") {
+    if (due === null && !isNamed) return null;
+    const isInTime = due !== null && !isLater && item.due !== null && !item.isPromised;
+    return isInTime ? promised(cue.name) : { change: "moved", due, owner: null, isNamed, reason: cue.name };
+  }
+  if (cue?.change === "promised") return promised(cue.name);
+  if (cue?.change === "part" && !isDone.test(text)) {
+    if (context.partly.has(item.id)) return { change: "part", due, owner: null, isNamed, reason: cue.name };
+    return due ? promised("a day is named") : null;
+  }
+  if (cue)
+    return {
+      change: cue.change,
+      due: cue.change === "part" ? dueOfRest(context, text) : null,
+      owner: null,
+      isNamed,
+      reason: cue.name,
+    };
+  if (due && (isNamed || text.split(/\s+/).length <= 6)) return promised("a day is named");
+  return null;
+}
+
+/** What the side that wants an item says of it. */
+export function saidByAsker(context: FollowContext, segment: Segment, item: OpenItem, isNamed: boolean): Said | null {
+  const { text } = segment;
+  const cue = firstCue(ASKER_CUES, text);
+  if (!cue) return null;
+  if (cue.change === "called off") return { change: cue.change, due: null, owner: null, isNamed, reason: cue.name };
+  const due = dueIn(context, text);
+  if (cue.change === "moved")
+    return due && item.due !== due.day && item.kind !== "question"
+      ? { change: "moved", due, owner: null, isNamed, reason: cue.name }
+      : null;
+  if (cue.change === "done" && !isNamed && !/^(?:got|received)\b/i.test(text)) return null;
+  return { change: cue.change, due: null, owner: null, isNamed, reason: cue.name };
+}
+
+/** Of two changes of one item in one letter, the one that counts; a part of it and the rest make a part. */
+export function stronger(a: Said, b: Said): Said {
+  const kinds = new Set([a.change, b.change]);
+  if (kinds.has("part") && !kinds.has("called off")) return { ...(a.change === "part" ? a : b), due: a.due ?? b.due };
+  // What names the thing counts before what only follows a sentence that does.
+  if (a.isNamed !== b.isNamed) {
+    const [named, other] = a.isNamed ? [a, b] : [b, a];
+    return named.change === "promised" || named.change === "moved" || named.change === "passed"
+      ? { ...named, due: named.due ?? other.due }
+      : named;
+  }
+  const [first, second] = CHANGES.indexOf(a.change) <= CHANGES.indexOf(b.change) ? [a, b] : [b, a];
+  return first.change === "promised" || first.change === "moved" || first.change === "passed"
+    ? { ...first, due: first.due ?? second.due }
+    : first;
+}
+
+/** "So it will be Thursday": a day is given for something that is not named. */
+export function isDayGiven(context: FollowContext, text: string): boolean {
+  const cue = firstCue(OWNER_CUES, mainClause(text))?.change;
+  return (cue === "promised" || cue === "moved") && dueIn(context, text) !== null;
+}
