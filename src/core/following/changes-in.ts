@@ -87,7 +87,9 @@ export function changesIn(
     let asked = items.filter((item) => wanted.includes(item));
     if (asked.length === 0 && items.length === 0 && POINTS_TO_WANTED.test(segment.text)) {
       const left = wanted.filter((item) => !changes.has(item.id));
-      asked = left.length === 1 ? left : [];
+      // "Got them.": what was promised last, where more is wanted.
+      const promised = left.filter((item) => item.isPromised);
+      asked = left.length === 1 ? left : promised.length === 1 ? promised : [];
     }
     for (const item of asked) {
       const said = saidByAsker(context, segment, item, isNamed);

@@ -61,6 +61,10 @@ function dueOfRest(context: FollowContext, text: string): DueFound | null {
   return at === undefined ? null : dueIn(context, text.slice(at));
 }
 
+/** "Four of the six are tied". */
+const IS_IN_A_STATE =
+  /\b(?:is|are|was|were|have been|has been)\s+(?!to\b|not\b|still\b|going\b)\w+(?:ed|en|wn|ut|nt)\b/i;
+
 /** What the side that owes an item says of it. */
 export function saidByOwner(
   context: FollowContext & { partly: ReadonlySet<string> },
@@ -103,7 +107,7 @@ export function saidByOwner(
     return isInTime ? promised(cue.name) : { change: "moved", due, owner: null, isNamed, reason: cue.name };
   }
   if (cue?.change === "promised") return promised(cue.name);
-  if (cue?.change === "part" && !isDone.test(text)) {
+  if (cue?.change === "part" && !isDone.test(text) && !IS_IN_A_STATE.test(text)) {
     if (context.partly.has(item.id)) return { change: "part", due, owner: null, isNamed, reason: cue.name };
     return due ? promised("a day is named") : null;
   }
