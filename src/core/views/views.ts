@@ -83,6 +83,8 @@ export interface SlipView {
     readonly title: string;
     readonly state: TaskState;
   } | null;
+  /** Who had such tasks before for its writer, where nobody is named: a guess. */
+  readonly suggested: PersonView | null;
   /** The task that keeping it changes, and how; null where it makes one. */
   readonly changes: { readonly change: ChangeKind; readonly reference: string; readonly slug: string } | null;
   readonly madeBy: "reader" | "person";

@@ -15,6 +15,7 @@ import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { lettersOf } from "./letters";
 import { outgoingOfConversation } from "./outgoing";
 import { correspondentsById, team } from "./people";
+import { suggestedOwner } from "./suggested-owner";
 
 /** Rows of one page of Sort. */
 const PAGE = 60;
@@ -169,7 +170,8 @@ export async function roundOf(db: Database, viewer: Viewer, now: number): Promis
   };
 }
 
-type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task" | "changes"> & {
+type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task" | "changes" | "suggested"> & {
+  fromAddress: string;
   change: ChangeKind | null;
   changesFruit: string | null;
   changesNumber: number | null;
@@ -187,7 +189,7 @@ type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task" | "changes"> &
 async function slipsOf(db: Database, viewer: Viewer, conversationId: string): Promise<SlipView[]> {
   const rows = await rowsOf<SlipRow>(
     db,
-    sql`select s.id, s.letter_id as "letterId", s.kind, s.start, s."end", s.title, s.owner_id as "ownerId", s.theirs_id as "theirsId", s.due_day as "dueDay", s.due_time as "dueTime",
+    sql`select s.id, l.from_address as "fromAddress", s.letter_id as "letterId", s.kind, s.start, s."end", s.title, s.owner_id as "ownerId", s.theirs_id as "theirsId", s.due_day as "dueDay", s.due_time as "dueTime",
       s.due_zone as "dueZone", s.other_days as "otherDays", s.priority, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state, s.made_by as "madeBy", s.reason, s.confidence,
       t.fruit, t.number, t.title as "taskTitle", t.state as "taskState",
       s.change, ct.fruit as "changesFruit", ct.number as "changesNumber"
@@ -201,8 +203,13 @@ async function slipsOf(db: Database, viewer: Viewer, conversationId: string): Pr
     db,
     rows.flatMap((row) => row.theirsId ?? []),
   );
+  const suggested = new Map<string, string | null>();
+  for (const row of rows)
+    if (row.state === "proposed" && !row.ownerId && !row.theirsId && !row.change)
+      suggested.set(row.id, await suggestedOwner(db, viewer, row));
   return rows.map(
     ({
+      fromAddress: _from,
       ownerId,
       theirsId,
       dueDay,
@@ -221,6 +228,7 @@ async function slipsOf(db: Database, viewer: Viewer, conversationId: string): Pr
       owner: ownerId ? (people.get(ownerId) ?? null) : null,
       theirs: theirsId ? (outside.get(theirsId) ?? null) : null,
       due: dueDay ? { day: dueDay, time: dueTime, zone: dueZone ?? "UTC" } : null,
+      suggested: people.get(suggested.get(rest.id) ?? "") ?? null,
       task:
         number === null
           ? null

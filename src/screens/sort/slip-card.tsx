@@ -86,7 +86,8 @@ export function SlipCard(props: SlipCardProps) {
           outside={props.outside}
           {...open("owner")}
           onPick={(to) => void props.onChange({ field: "owner", to })}
-          missing="give to somebody?"
+          suggested={slip.suggested}
+          missing={slip.suggested ? `give to ${slip.suggested.name}?` : "give to somebody?"}
           isShort={distance.length > 9}
         />
         <span className="whitespace-nowrap">

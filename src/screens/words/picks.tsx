@@ -24,15 +24,19 @@ export function OwnerWord(
     owner: PersonView | null;
     theirs: CorrespondentView | null;
     outside?: readonly CorrespondentView[];
+    /** Who comes first: they had such tasks before. */
+    suggested?: PersonView | null;
     isShort?: boolean;
     missing?: string;
     width?: number;
   },
 ) {
   const house = useHouse();
+  const first = props.suggested?.id === house.me.id ? null : props.suggested;
   const picks = (): Pick<OwnerPick>[] => [
+    ...(first ? [{ ...ownPick(first), note: "had such tasks before" }] : []),
     { ...ownPick(house.me), name: "you" },
-    ...house.team.filter((person) => person.id !== house.me.id).map(ownPick),
+    ...house.team.filter((person) => person.id !== house.me.id && person.id !== first?.id).map(ownPick),
     ...(props.outside ?? []).map((who) => ({
       id: who.id,
       value: { side: "theirs" as const, correspondentId: who.id },
