@@ -81,7 +81,7 @@ export function isImperative(text: string, isAddressed = false): boolean {
   if (NO_ORDER.test(text)) return false;
   // "Leave it with me" is a promise in an order's clothes; "keep it as long as you like" allows.
   if (
-    /^leave .{2,40} (?:with|to) (?:me|us)\b|^let me (?!know|have|see)|^(?:hope|count me|consider it|expect (?:my|our|a|an|me|us))\b/i.test(
+    /^leave .{2,40} (?:with|to) (?:me|us)\b|^let me (?!know|have|see)|^give me (?:until|till|a (?:day|moment|week|minute|few)|an hour|two|three)\b|^(?:hope|count me|consider it|expect (?:my|our|a|an|me|us))\b/i.test(
       text,
     )
   )

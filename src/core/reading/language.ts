@@ -28,7 +28,7 @@ for (const [name, words] of Object.entries(FUNCTION_WORDS))
 /** Words below which nothing can be said of a text's language: a line of a few words may be anything. */
 const FEWEST_WORDS = 6;
 /** Words that are looked at. */
-const MOST_WORDS = 400;
+const MOST_WORDS = 150;
 /** Share of function words from which a language is sure; prose has a third and more of them. */
 const SURE = 0.18;
 

@@ -16,7 +16,7 @@ function isAboutColleague(clause: Clause, others: readonly { at: number; end: nu
       // "Emeka collects the samples": in notes, and where a day stands with it.
       (name.at === 0 && DOES.test(clause.text.slice(name.end)) && (clause.isListItem || DAY.test(clause.text))) ||
       /\b(?:could|can|would|will)\s+$/i.test(clause.text.slice(0, name.at)) ||
-      /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(
+      /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|has been asked to|is asked to|must not|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(
         clause.text.slice(name.end),
       ),
   );

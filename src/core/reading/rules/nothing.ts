@@ -15,7 +15,7 @@ const HELP_OFFERED =
   /^(?:should|if|in case) (?:(?:you|there|anything|something|any)\b.{0,40}\b(?:unclear|questions?|queries|doubts?|problems?|difficulties|wrong|help|further|need anything)\b)/i;
 
 const ADVERT =
-  /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
+  /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
 
 /** "Please ignore this": what was written is taken back. */
 const TAKEN_BACK = /\b(?:ignore (?:this|that|it|my|the (?:last|previous|above))|disregard (?:this|that|my|the))\b/i;

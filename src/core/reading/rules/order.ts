@@ -7,6 +7,9 @@ import { isNoAsk } from "../own-duty";
 const AFTER_COMMA =
   /,\s+(?=(?:send|give|make|tell|call|ring|check|bring|take|put|get|ask|stop|hold|use|change|replace|book|order|sign|write|read|mail|post|print|pay|wait|leave|keep|let|come|see that|do|return|forward|pass|add|move|swap|cancel|confirm|reply|answer|collect|fetch|remove|repeat|include|start|finish)\b)/i;
 
+const PHRASE_FIRST =
+  /^(?:for|in|at|on|with|to|by|as|from now on|next time|this time|given|out of)\b[^,]{2,50},\s+(?=\p{Ll})/iu;
+
 /** "Send me the measurements", "Don't forget the life jackets". */
 export const order: KindRule = {
   name: "an order",
@@ -15,6 +18,9 @@ export const order: KindRule = {
     const bare = bareClause(text);
     if (isNoAsk(text, bare)) return null;
     if (isImperative(bare)) return "ask";
+    // "For safety's sake, wear a helmet": what stands before the comma only says why or where.
+    const led = PHRASE_FIRST.exec(bare);
+    if (led && isImperative(bare.slice(led[0].length))) return "ask";
     const comma = AFTER_COMMA.exec(bare);
     return comma && isImperative(bare.slice(comma.index + comma[0].length)) ? "ask" : null;
   },

@@ -18,7 +18,9 @@ const SUGGESTED = phrases(`
   (?:gentle|friendly|kind|quick|small|little|short|polite|final|second|last) reminder(?: that| to| about| for|:)
   (?:might|may|can|could) (?:i|we) (?:trouble|bother|ask(?! (?:how|what|when|where|which|who|why|if|whether))|beg|implore|urge|request|invite|press)
   pray (?!for|with|at\\b|to\\b)\\p{L}+
-  (?:i|we) look to you (?:to|for)
+  (?:i|we) (?:look|am looking|are looking|'m looking|'re looking) to you (?:to|for)
+  (?:i|we) (?:really |do |still )?think (?:that )?(?:you|we|someone|somebody|one of you) (?:should|ought to|had better|must|need to|could)
+  (?:i|we)(?: still| eagerly| now)? (?:await|are awaiting|am awaiting|'re awaiting|'m awaiting) (?:your|the|a)
   (?:demands?|requests?|insists?|requires?|asks?) that (?:you|we|the|all|every|this|it|they|he|she|no)
   (?:perhaps|maybe|if) \\p{L}+ (?:has|have|finds?|had) (?:the )?(?:time|a moment|a minute) to
   (?:do you have|have you|have you got) (?:the time|time|a moment|a minute|five minutes|an hour) (?:to|for)

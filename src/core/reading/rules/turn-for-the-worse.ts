@@ -4,6 +4,13 @@ import { phrases } from "../phrases";
 
 /** Turns by which people say that a thing no longer does what it should. */
 const THINGS = phrases(`
+  (?:is|are|was|were|keeps?|keep|started|starting) (?:smudging|smearing|creaking|squeaking|scouring|jamming|bleeding|limping|blistering|curling|foaming|smelling|stinking|sticking|freezing|flickering)
+  (?:printed|sent|came|published|made|delivered|posted|labelled) with (?:last year's|the wrong|an old|the old|a wrong)
+  left (?:out |standing |lying )?in the (?:rain|sun|cold|snow|wet|frost|open)
+  (?:tested|test|tests) positive
+  (?:misread|misheard|mistook|misunderstood|misspelt|misspelled|misjudged|miscounted|misprinted|misplaced|misdirected)
+  (?:gave|given|let|sold|promised) (?:our|your|my|the|their) \\p{L}+(?: \\p{L}+)? (?:away|to (?:somebody|someone|another|others))
+  makes? (?:a|an) (?:\\p{L}+ )?(?:sound|rattle|racket|clunk|knock)
   (?:'s|is|are|was|were|looks?|feels?)(?: \\p{L}+)? (?:knackered|buggered|shot|bust|busted|dodgy|iffy|ropey|shoddy|sloppy|appalling|disgraceful|dreadful|terrible|awful|horrible|very bad|very poor|a (?:mess|shambles|disaster|nightmare|catastrophe|scandal|disgrace|hazard|health hazard|fire hazard|death trap|eyesore|bottleneck|showstopper|dead end|problem|worry)|chaos|at rock bottom|broke)
   (?:lets?|letting|let) in (?:water|rain|the rain|draughts?)
   (?:hit|hits|struck|run into|ran into|met with) (?:rock|water|a (?:snag|problem|wall|pipe|cable|bump|brick wall)|trouble|problems|difficulties|resistance)

@@ -15,6 +15,8 @@ const BOUND = phrases(`
   count me in
   (?:i|we)(?:'m| am|'re| are|'d be| would be)(?: very| more than| quite)? (?:happy|glad|pleased|willing|prepared|ready) to (?!hear|see|say|know|report|be\\b|have|help|discuss|answer|meet|tell|announce|inform|note|learn|read|welcome|find)\\p{L}+
   (?:i|we) can (?:have|bring|send|deliver|come|drop|pick|collect|do|start|ship|post|print|repair|fix|install|cover|take over|stand in|drive|lend|offer you)\\b.{0,80} ${WHEN}
+  (?:i|we)(?: will not|'ll not| won't) (?:charge|bill|let you down|forget|disappoint|keep you|touch)
+  (?:i|we)(?:'m| am|'re| are) having (?:the|your|a|an|it|them|this|that) .{0,60}(?:ed|en|t)\\b.{0,20}${WHEN}
   (?:i|we) (?:bring|send|collect|pick up|deliver|ring|call|come by|drop|post|start|print|ship|fetch|take) .{2,60} ${WHEN}
   (?:it|this|that)(?:'s| is) (?:in my diary|on my list)
   i(?:'m| am) on (?:it|to it|the case)
@@ -28,10 +30,18 @@ const BOUND = phrases(`
   (?:it|they|that|the \\p{L}+) (?:goes|go) (?:in|back|out|to (?:the|a|our)) .{0,40} ?${WHEN}
 `);
 
+const HABIT = /^(?:i|we) \w+ .*\b(?:every|each|always|usually|often)\b/i;
+
 /** "Tomorrow I pick up the costumes." */
 const WHEN_FIRST = new RegExp(
   `^(?:${WHEN})[^,]{0,20},? (?:i|we) (?!am|are|was|were|have|had|need|want|would|should|must|could|can|hope|think|will be|do not|don['’]t)\\p{L}+`,
   "iu",
+);
+
+/** "My son will mow it on Saturday". */
+const OURS_WHEN = new RegExp(
+  `^(?:our|my) (?:[a-zß-ÿ]+ ){1,3}(?:will|shall) (?!be\\b|like|love|know|need|have\\b|not\\b|never|want|miss|enjoy|turn|celebrate)[a-zß-ÿ]+\\b.{0,60}${WHEN}`,
+  "i",
 );
 
 /** "Tom'll bring the trailer round": somebody the reader does not know by address. */
@@ -54,7 +64,13 @@ export const undertaking: KindRule = {
       /\bif you (?:like|want|wish)\b/i.test(text)
     )
       return null;
-    return BOUND.test(bare) || WHEN_FIRST.test(text) || OF_OUR_HOUSE.test(bare) || BY_NAME.test(bare)
+    // "I ring the bell every morning" is a habit.
+    if (HABIT.test(bare)) return null;
+    return BOUND.test(bare) ||
+      WHEN_FIRST.test(text) ||
+      OF_OUR_HOUSE.test(bare) ||
+      OURS_WHEN.test(bare) ||
+      BY_NAME.test(bare)
       ? "promise"
       : null;
   },
