@@ -12,14 +12,15 @@ export async function setUnlearnt(
     writer,
     rule,
     phrase,
+    isMarked,
     isUnlearnt,
-  }: { writer: string; rule: string | null; phrase: string | null; isUnlearnt: boolean },
+  }: { writer: string; rule: string | null; phrase: string | null; isMarked: boolean; isUnlearnt: boolean },
 ): Promise<number> {
   const which = phrase === null ? sql`s.rule = ${rule}` : sql`s.phrase = ${phrase}`;
   const rows = await rowsOf(
     db,
     sql`update slip s set is_unlearnt = ${isUnlearnt} from letter l, conversation c where l.id = s.letter_id and c.id = s.conversation_id and l.from_address = ${writer}
-      and ${which} and s.made_by = 'reader' and ${maySeeConversation(viewer)} returning s.id`,
+      and ${which} and s.made_by = ${isMarked ? "person" : "reader"} and ${maySeeConversation(viewer)} returning s.id`,
   );
   if (rows.length > 0) tellScreens();
   return rows.length;

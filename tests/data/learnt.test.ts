@@ -64,6 +64,7 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
       writer: "cy@elm.example",
       rule: null,
       phrase: "please mind our new opening hours in summer and on bank holidays.",
+      isMarked: false,
     };
     expect(await setUnlearnt(house.db, viewer(), { ...lesson, isUnlearnt: true })).toBe(1);
     expect(
@@ -107,8 +108,37 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
       writer: "eve@ash.example",
       rule: null,
       phrase: "please water my private plants on the balcony while i am travelling.",
+      isMarked: false,
       isUnlearnt: true,
     };
     expect(await setUnlearnt(house.db, { personId: house.suki }, lesson)).toBe(0);
+  });
+
+  test("words marked by hand are proposed in the next letter of their writer, with other figures too, until that is unlearnt", async () => {
+    const words = "The usual on the 3rd, 40 loaves.";
+    const from = "baker@rye.example";
+    expect(await comes(`Hello,\n\n${words}\n\nB`, from)).toEqual([]);
+    const [letter] = await rowsOf<{ id: string; conversationId: string; text: string }>(
+      house.db,
+      sql`select id, conversation_id as "conversationId", text from letter where from_address = ${from}`,
+    );
+    const start = letter!.text.indexOf(words);
+    const done = await perform(house.db, by(), "add slip", {
+      conversationId: letter!.conversationId,
+      letterId: letter!.id,
+      start,
+      end: start + words.length,
+      title: "Bake the usual",
+      owner: { side: "ours", personId: null },
+      due: null,
+      priority: "normal",
+    });
+    expect(done).toMatchObject({ ok: true });
+    expect(await comes("Hello,\n\nThe usual on the 5th, 60 loaves.\n\nB", from)).toHaveLength(1);
+    expect(await comes("Hello,\n\nThe usual on the 5th, 60 loaves.\n\nB", "else@oat.example")).toEqual([]);
+    const [lesson] = (await learntFor(house.db, viewer())).filter((one) => one.writer === from);
+    expect(lesson).toMatchObject({ effect: "proposed", phrase: "the usual on the #, # loaves.", isUnlearnt: false });
+    expect(await setUnlearnt(house.db, viewer(), { ...lesson!, isUnlearnt: true })).toBe(1);
+    expect(await comes("Hello,\n\nThe usual on the 7th, 60 loaves.\n\nB", from)).toEqual([]);
   });
 });

@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import { z } from "zod";
+import { phraseOf } from "../../core/reading/lessons";
 import { addSlip } from "../../core/tasks/decisions/add-slip";
 import { backToSort, brushOff, goesTo, nothingToDo } from "../../core/tasks/decisions/deal-with";
 import { keepSlips } from "../../core/tasks/decisions/keep-slips";
@@ -66,9 +67,9 @@ export const add = define({
   }),
   async load(db, actor, input) {
     const facts = await conversationFacts(db, actor, input.conversationId);
-    const [letter] = await rowsOf<{ length: number }>(
+    const [letter] = await rowsOf<{ text: string }>(
       db,
-      sql`select length(text) as length from letter where id = ${input.letterId} and conversation_id = ${input.conversationId}`,
+      sql`select text from letter where id = ${input.letterId} and conversation_id = ${input.conversationId}`,
     );
     const isKnown = await areKnown(
       db,
@@ -82,7 +83,12 @@ export const add = define({
           id: takeIds(1)[0]!,
           conversationId: facts.conversationId,
           projectId: facts.conversationProjectId,
-          textLength: letter.length,
+          textLength: letter.text.length,
+          // What was marked by hand is looked for in the next letters of its writer.
+          phrase:
+            input.start === null || input.end === null
+              ? null
+              : phraseOf(letter.text.slice(input.start, input.end)) || null,
         }
       : null;
   },

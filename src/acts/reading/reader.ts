@@ -5,7 +5,7 @@ import { idsOf } from "../../core/letters/joined-by";
 import type { Letter } from "../../core/letters/letter";
 import { type ParsedLetter, parseLetter } from "../../core/letters/parse-letter";
 import { readAway } from "../../core/reading/away";
-import { type Lesson, withLessons } from "../../core/reading/lessons";
+import { type Lesson, markedPhrases, withLessons } from "../../core/reading/lessons";
 import { readLetter } from "../../core/reading/read-letter";
 import type { FoundSlip } from "../../core/reading/slip";
 import type { Day } from "../../core/time/day";
@@ -62,7 +62,8 @@ function understand(letter: Letter, { house, names, lessons, openTasks, now, isO
     .map((who) => ({ id: who.address, name: names.get(who.address) || who.name || who.address, address: who.address }));
   try {
     const people = { team: house.team, outside };
-    const asked = isOurs ? [] : readLetter(letter, people, moment, settings);
+    const marked = markedPhrases(letter.from?.address ?? null, lessons);
+    const asked = isOurs ? [] : readLetter(letter, people, moment, { ...settings, marked });
     const answered = isOurs ? undefined : idsOf(letter).find((id) => openTasks.has(id));
     const found = changesOfTasks(letter, openTasks.get(answered ?? "") ?? [], people, moment, settings, asked);
     return {

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "vitest";
-import { effectOf, type Lesson, phraseOf, withLessons } from "./lessons";
+import { effectOf, type Lesson, markedPhrases, phraseOf, withLessons } from "./lessons";
 import type { FoundSlip } from "./slip";
 
 const text = "Please mind the step. Send us photos of invoice 119.";
@@ -22,6 +22,7 @@ const lesson = (values: Partial<Lesson>): Lesson => ({
   phrase: null,
   brushedOff: 0,
   kept: 0,
+  isMarked: false,
   ...values,
 });
 const read = (...lessons: Lesson[]) =>
@@ -74,4 +75,13 @@ describe("what people teach by brushing off and keeping", () => {
       ["an order", 0.9],
     ]);
   });
+});
+
+test("marked words are looked for in letters of their writer, unless what came of it was brushed off as often", () => {
+  const marked = (values: Partial<Lesson>) => lesson({ phrase: "the usual for friday", isMarked: true, ...values });
+  const ada = "ada@beech.example";
+  expect(markedPhrases(ada, [marked({ kept: 1 })])).toEqual(["the usual for friday"]);
+  expect(markedPhrases("bo@elm.example", [marked({ kept: 1 })])).toEqual([]);
+  expect(markedPhrases(ada, [marked({ kept: 1, brushedOff: 1 })])).toEqual([]);
+  expect(markedPhrases(ada, [lesson({ phrase: "the usual for friday", kept: 1 })])).toEqual([]);
 });

@@ -10,10 +10,12 @@ export interface Lesson {
   readonly phrase: string | null;
   readonly brushedOff: number;
   readonly kept: number;
+  /** People marked the phrase by hand, since the reader had found nothing in it; `kept` counts how often that stood. */
+  readonly isMarked: boolean;
 }
 
-/** What a lesson does: its slips are not proposed any more, or are drawn as unsure. */
-export type LessonEffect = "not proposed" | "unsure" | null;
+/** What a lesson does: its slips are not proposed any more, are drawn as unsure, or its words are proposed from now on. */
+export type LessonEffect = "not proposed" | "unsure" | "proposed" | null;
 
 const LONGEST_PHRASE = 200;
 
@@ -33,11 +35,12 @@ const DOUBTED = 0.5;
 
 /** A passage as it is known again: in lower case, white space as single spaces, figures as "#", so that "invoice 118" is "invoice 119". */
 export function phraseOf(passage: string): string {
-  return passage.toLowerCase().replace(/\d+/g, "#").replace(/\s+/g, " ").trim().slice(0, LONGEST_PHRASE);
+  return passage.toLowerCase().replace(/\d+(?:st|nd|rd|th)?/g, "#").replace(/\s+/g, " ").trim().slice(0, LONGEST_PHRASE);
 }
 
 /** What a lesson does, by how often its slips were brushed off and kept. */
-export function effectOf({ writer, phrase, brushedOff, kept }: Lesson): LessonEffect {
+export function effectOf({ writer, phrase, brushedOff, kept, isMarked }: Lesson): LessonEffect {
+  if (isMarked) return kept > brushedOff ? "proposed" : null;
   if (phrase !== null) {
     if (brushedOff <= kept) return null;
     if (writer === null) return brushedOff >= ENOUGH_OF_A_PHRASE ? "not proposed" : null;
@@ -45,6 +48,15 @@ export function effectOf({ writer, phrase, brushedOff, kept }: Lesson): LessonEf
   }
   if (kept > 0) return null;
   return brushedOff >= ENOUGH_TO_STOP ? "not proposed" : brushedOff >= ENOUGH_TO_DOUBT ? "unsure" : null;
+}
+
+/** Phrases that a writer's letters are to be asked for, since people marked them by hand before. */
+export function markedPhrases(writer: string | null, lessons: readonly Lesson[]): string[] {
+  return lessons.flatMap((lesson) =>
+    lesson.isMarked && lesson.writer === writer && lesson.phrase !== null && effectOf(lesson) === "proposed"
+      ? [lesson.phrase]
+      : [],
+  );
 }
 
 /**

@@ -14,6 +14,7 @@ import { isReadable } from "./language";
 import { calledAt, ownerOf } from "./owner";
 import { priorityOf } from "./priority";
 import { KIND_RULES } from "./rules/list";
+import { markedBefore } from "./rules/marked";
 import { promise } from "./rules/promise";
 import type { DueFound, FoundSlip, People, Person, SlipKind } from "./slip";
 import { LONGEST_TITLE, titleOf } from "./title";
@@ -30,6 +31,8 @@ export interface ReadingSettings {
   readonly figures: "dmy" | "mdy";
   /** Whether letters of discussion lists are read too; otherwise they ask nothing, like all that programs hand on (RFC 2369, 2919). */
   readonly readsLists?: boolean;
+  /** Phrases that people marked by hand in earlier letters of the writer, as `phraseOf` makes them. */
+  readonly marked?: readonly string[];
 }
 
 /** The settings for one letter: writers overseas order figures in their own way. */
@@ -203,6 +206,7 @@ export function readLetter(
   const isOurs = people.team.some((person) => person.id === ground.writer?.id);
   const only = letter.to.length === 1 ? ground.to[0]?.name.split(/\s+/)[0] : undefined;
   const you = isOurs ? (only ?? "them") : "us";
+  const rules = settings.marked?.length ? [markedBefore(settings.marked), ...KIND_RULES] : KIND_RULES;
   const slips: FoundSlip[] = [];
   let lastDue: DueFound | null = null;
   let addressee: { person: Person; block: number } | null = null;
@@ -210,7 +214,7 @@ export function readLetter(
     const called = calledAt(clause.text, everyone) ?? (clause.lead ? calledAt(clause.lead, everyone) : null);
     if (called) addressee = { person: called, block: clause.block };
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
-    const found = kindOf(clause, ground, KIND_RULES);
+    const found = kindOf(clause, ground, rules);
     if (!found || slips.length >= MOST_SLIPS) continue;
     // Trouble has no due date: its days are not looked for.
     const dates = found.kind === "trouble" ? [] : findDates(clause.text, from, settings.calendar, settings.figures);

@@ -5,7 +5,9 @@ export interface LearntView {
   /** The rule, or the phrase, that it is about; the other is null. */
   readonly rule: string | null;
   readonly phrase: string | null;
-  readonly effect: "not proposed" | "unsure";
+  readonly effect: "not proposed" | "unsure" | "proposed";
+  /** Its words were marked by hand. */
+  readonly isMarked: boolean;
   readonly brushedOff: number;
   readonly kept: number;
   /** It was unlearnt by hand and has no effect. */

@@ -9,7 +9,8 @@ import { rowsOf } from "../rows";
 const MOST_LESSONS = 2_000;
 const MOST_SHOWN = 200;
 
-const counted = sql`count(*) filter (where s.state = 'brushed off')::int as "brushedOff", count(*) filter (where s.state = 'kept')::int as kept`;
+const counted = sql`count(*) filter (where s.state = 'brushed off')::int as "brushedOff", count(*) filter (where s.state = 'kept')::int as kept, false as "isMarked"`;
+const marked = sql`count(*) filter (where s.state = 'brushed off')::int as "brushedOff", count(*) filter (where s.state <> 'brushed off')::int as kept, true as "isMarked"`;
 const taught = sql`s.made_by = 'reader' and s.rule is not null and s.state <> 'proposed' and not s.is_unlearnt`;
 
 /**
@@ -25,8 +26,11 @@ export async function lessonsFor(db: Database, writers: readonly string[]): Prom
           where l.from_address in (select jsonb_array_elements_text(${addresses}::jsonb)) and ${taught})
       select writer, null as rule, phrase, ${counted} from mine s where phrase is not null group by writer, phrase
       union all select writer, rule, null, ${counted} from mine s group by writer, rule
-      union all select null, null, b.phrase, b.n, (select count(*) from slip k where k.phrase = b.phrase and k.state = 'kept')::int
-        from (select phrase, count(*)::int as n from slip where state = 'brushed off' and not is_unlearnt and phrase is not null group by phrase having count(*) > 2) b
+      union all select null, null, b.phrase, b.n, (select count(*) from slip k where k.phrase = b.phrase and k.state = 'kept')::int, false
+        from (select phrase, count(*)::int as n from slip where made_by = 'reader' and state = 'brushed off' and not is_unlearnt and phrase is not null group by phrase having count(*) > 2) b
+      union all select l.from_address, null, s.phrase, ${marked} from letter l join slip s on s.letter_id = l.id
+        where l.from_address in (select jsonb_array_elements_text(${addresses}::jsonb)) and s.made_by = 'person' and s.phrase is not null and not s.is_unlearnt
+        group by l.from_address, s.phrase
       limit ${MOST_LESSONS}`,
   );
 }
@@ -38,11 +42,12 @@ export async function learntFor(db: Database, viewer: Viewer): Promise<LearntVie
   >(
     db,
     sql`with seen as (select s.*, l.from_address as writer, l.from_name as name, c.subject from slip s join letter l on l.id = s.letter_id join conversation c on c.id = s.conversation_id
-          where s.made_by = 'reader' and s.rule is not null and s.state <> 'proposed' and ${maySeeConversation(viewer)}),
+          where ((s.made_by = 'reader' and s.rule is not null and s.state <> 'proposed') or (s.made_by = 'person' and s.phrase is not null)) and ${maySeeConversation(viewer)}),
         lessons as (
-          select writer, max(name) as name, null as rule, phrase, is_unlearnt as "isUnlearnt", ${counted}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) as "from" from seen s where phrase is not null group by writer, phrase, is_unlearnt
-          union all select writer, max(name), rule, null, is_unlearnt, ${counted}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) from seen s group by writer, rule, is_unlearnt)
-      select * from lessons where "brushedOff" > 0 order by name, writer, phrase nulls first limit ${MOST_SHOWN}`,
+          select writer, max(name) as name, null as rule, phrase, is_unlearnt as "isUnlearnt", ${counted}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) as "from" from seen s where phrase is not null and made_by = 'reader' group by writer, phrase, is_unlearnt
+          union all select writer, max(name), rule, null, is_unlearnt, ${counted}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) from seen s where made_by = 'reader' group by writer, rule, is_unlearnt
+          union all select writer, max(name), null, phrase, is_unlearnt, ${marked}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) from seen s where made_by = 'person' group by writer, phrase, is_unlearnt)
+      select * from lessons where "brushedOff" > 0 or "isMarked" order by name, writer, phrase nulls first limit ${MOST_SHOWN}`,
   );
   return rows.flatMap(({ name, from, isUnlearnt, ...lesson }) => {
     const effect = effectOf(lesson);

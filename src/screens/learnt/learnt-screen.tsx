@@ -11,7 +11,8 @@ function times(count: number): string {
 }
 
 /** What a lesson is and does, as a sentence. */
-function inWords({ phrase, rule, effect, brushedOff, kept }: LearntView): string {
+function inWords({ phrase, rule, effect, brushedOff, kept, isMarked }: LearntView): string {
+  if (isMarked) return `“${phrase}” is proposed from now on: marked by hand ${times(kept)}.`;
   const what = phrase === null ? `What was found because of ${rule}` : `“${phrase}”`;
   const does = effect === "unsure" ? "is drawn as unsure" : "is not proposed any more";
   const why = `brushed off ${times(brushedOff)}${kept > 0 ? `, kept ${times(kept)}` : ", never kept"}`;
@@ -51,9 +52,9 @@ export function LearntScreen({ first }: { first: readonly LearntView[] }) {
     queryFn: () => ask<LearntView[]>("/api/learnt"),
     initialData: [...first],
   });
-  const turn = async ({ writer, rule, phrase, isUnlearnt }: LearntView) => {
+  const turn = async ({ writer, rule, phrase, isMarked, isUnlearnt }: LearntView) => {
     try {
-      const what = { writer, rule, phrase, isUnlearnt: !isUnlearnt };
+      const what = { writer, rule, phrase, isMarked, isUnlearnt: !isUnlearnt };
       queries.setQueryData(["learnt"], await tell<LearntView[]>("/api/learnt", what));
     } catch (error) {
       say({ text: error instanceof ServerSaysNo ? error.message : "The server cannot be reached.", isFault: true });
@@ -67,7 +68,8 @@ export function LearntScreen({ first }: { first: readonly LearntView[] }) {
           <h1 className="text-[20px]">What was learnt</h1>
           <p className="max-w-[80ch] text-[12.5px] text-soft">
             What is brushed off is doubted in the next letters of the same writer, and set words are not proposed again;
-            what is kept counts for it. It holds for everybody here, at once, and undo takes it back.
+            what is kept counts for it; words that you marked yourself are proposed from then on. It holds for everybody
+            here, at once, and undo takes it back.
           </p>
         </div>
         {lessons.length === 0 && (
@@ -84,7 +86,7 @@ export function LearntScreen({ first }: { first: readonly LearntView[] }) {
               <ul>
                 {own.map((lesson) => (
                   <OneLesson
-                    key={`${lesson.rule} ${lesson.phrase} ${lesson.isUnlearnt}`}
+                    key={`${lesson.rule} ${lesson.phrase} ${lesson.isMarked} ${lesson.isUnlearnt}`}
                     lesson={lesson}
                     onTurn={() => void turn(lesson)}
                   />

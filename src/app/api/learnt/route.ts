@@ -9,6 +9,7 @@ const wanted = z.object({
   writer: z.string().max(320),
   rule: z.string().max(200).nullable(),
   phrase: z.string().max(400).nullable(),
+  isMarked: z.boolean(),
   isUnlearnt: z.boolean(),
 });
 

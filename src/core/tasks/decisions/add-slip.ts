@@ -14,7 +14,7 @@ export interface NewSlip {
 
 /** Adds a slip of one's own to a letter. The marked words must lie within the letter's text. */
 export function addSlip(
-  facts: { id: string; conversationId: string; projectId: string | null; textLength: number },
+  facts: { id: string; conversationId: string; projectId: string | null; textLength: number; phrase: string | null },
   input: NewSlip,
 ): Outcome {
   const title = tidyTitle(input.title);
@@ -46,6 +46,7 @@ export function addSlip(
           state: "proposed",
           taskId: null,
           madeBy: "person",
+          phrase: facts.phrase,
           reason: "marked by hand",
           confidence: 1,
         },

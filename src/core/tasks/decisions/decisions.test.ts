@@ -143,7 +143,7 @@ test("titles and days that cannot be are refused with what was kept", () => {
   ).toMatchObject({ ok: false });
   expect(
     addSlip(
-      { id: "s", conversationId: "c", projectId: null, textLength: 10 },
+      { id: "s", conversationId: "c", projectId: null, textLength: 10, phrase: null },
       {
         title: "x",
         passage: { letterId: "l", start: 5, end: 50 },
