@@ -199,7 +199,8 @@ function trimmed(text: string, piece: { start: number; end: number }): { start: 
   return { start, end };
 }
 
-const SALUTATION =
+/** A line that only greets: "Hello Ada,". */
+export const SALUTATION =
   /^(?:hi|hello|hallo|dear|hey|morning|good (?:morning|afternoon|evening)|afternoon|evening|greetings|moin)\b[^.?!]{0,60}[,!.:–-]?$/i;
 
 /** Clauses beyond this many in one letter are left unread: nobody asks for more in a letter. */

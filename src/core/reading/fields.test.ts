@@ -3,7 +3,7 @@ import { findDates } from "../time/dates-in-words";
 import { PLAIN_WEEK } from "../time/day";
 import { dueOf } from "./due";
 import { namedIn } from "./kind-rule";
-import { calledAt } from "./owner";
+import { calledAt, greetedIn } from "./owner";
 import { priorityOf } from "./priority";
 import type { SlipKind } from "./slip";
 import { titleOf } from "./title";
@@ -39,6 +39,13 @@ describe("people", () => {
     expect(namedIn("Piet Vos could weld it.", [piet, otherPiet]).map(({ person: one }) => one.name)).toEqual([
       "Piet Vos",
     ]);
+  });
+  test("a letter to several that greets one of them is written to that one", () => {
+    const greeted = (text: string) => greetedIn(text, [rosa, piet, fenna])?.name ?? null;
+    expect(greeted("Dear Rosa,\n\ncould you look at the keel?")).toBe("Rosa Beck");
+    expect(greeted("Hi Rosa and Pete,\n\ncould you look?")).toBeNull();
+    expect(greeted("Hello all,\n\nRosa, could you look?")).toBeNull();
+    expect(greeted("Could you look at the keel, Rosa?")).toBeNull();
   });
   test("are called at the head of a clause", () => {
     expect(

@@ -5,6 +5,8 @@ import type { People, Person, SlipKind } from "./slip";
 export interface LetterGround {
   readonly writer: Person | null;
   readonly to: readonly Person[];
+  /** Whom the letter greets by name, where it is one person: "you" is theirs, whoever else it goes to. */
+  readonly greeted?: Person | null;
   readonly people: People;
 }
 

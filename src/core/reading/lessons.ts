@@ -35,7 +35,12 @@ const DOUBTED = 0.5;
 
 /** A passage as it is known again: in lower case, white space as single spaces, figures as "#", so that "invoice 118" is "invoice 119". */
 export function phraseOf(passage: string): string {
-  return passage.toLowerCase().replace(/\d+(?:st|nd|rd|th)?/g, "#").replace(/\s+/g, " ").trim().slice(0, LONGEST_PHRASE);
+  return passage
+    .toLowerCase()
+    .replace(/\d+(?:st|nd|rd|th)?/g, "#")
+    .replace(/\s+/g, " ")
+    .trim()
+    .slice(0, LONGEST_PHRASE);
 }
 
 /** What a lesson does, by how often its slips were brushed off and kept. */

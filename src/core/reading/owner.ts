@@ -1,6 +1,17 @@
-import type { Clause } from "./clauses";
+import { type Clause, SALUTATION } from "./clauses";
 import { type LetterGround, namedIn } from "./kind-rule";
 import type { Person, SlipKind } from "./slip";
+
+/** Characters at the head of a letter in which it greets. */
+const GREETS_WITHIN = 120;
+
+/** The one person whom a letter greets by name at its head: "Hello Ada,". Null where it greets several, or nobody who is known. */
+export function greetedIn(text: string, people: readonly Person[]): Person | null {
+  const line = text.slice(0, GREETS_WITHIN).trimStart().split("\n", 1)[0]!.trim();
+  if (!SALUTATION.test(line)) return null;
+  const named = namedIn(line, people);
+  return named.length === 1 && !/\b(?:and|all|both|everyone|team)\b|&|,\s*\p{Lu}/u.test(line) ? named[0]!.person : null;
+}
 
 /** The person a clause turns to by name at its head, if any. */
 export function calledAt(text: string, people: readonly Person[]): Person | null {
@@ -54,7 +65,7 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
   }
   if (ANYBODY.test(clause.text) && !/\b(?:from you|please you)\b/i.test(clause.text)) return null;
   if (addressee) return addressee;
-  const only = ground.to.length === 1 ? ground.to[0]! : null;
+  const only = ground.to.length === 1 ? ground.to[0]! : (ground.greeted ?? null);
   if (TEAM_WIDE.test(clause.text) && !/\b(?:you|your|from you)\b/i.test(clause.text)) return null;
   return only && only.id !== ground.writer?.id ? only : null;
 }

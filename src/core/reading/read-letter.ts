@@ -11,7 +11,7 @@ import { countedBack, countsBack } from "./counted-back";
 import { dueOf } from "./due";
 import { type KindRule, kindOf, type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
-import { calledAt, ownerOf } from "./owner";
+import { calledAt, greetedIn, ownerOf } from "./owner";
 import { priorityOf } from "./priority";
 import { KIND_RULES } from "./rules/list";
 import { markedBefore } from "./rules/marked";
@@ -199,9 +199,10 @@ export function readLetter(
 ): FoundSlip[] {
   const settings = forWriter(house, letter);
   if (letter.automatic && !(letter.automatic === "list" && settings.readsLists)) return [];
-  const { parts, ground, from } = readingOf(letter, people, sent);
+  const { parts, ground: plain, from } = readingOf(letter, people, sent);
   if (isAdvert(letter.text, parts) || !isReadable(textOf(letter.text, parts))) return [];
   const everyone = [...people.team, ...people.outside];
+  const ground = { ...plain, greeted: greetedIn(textOf(letter.text, parts), everyone) };
   const isUrgentLetter = letter.isUrgent || priorityOf(letter.subject) === "high";
   const isOurs = people.team.some((person) => person.id === ground.writer?.id);
   const only = letter.to.length === 1 ? ground.to[0]?.name.split(/\s+/)[0] : undefined;

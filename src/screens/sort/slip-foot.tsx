@@ -23,11 +23,11 @@ export function SlipFoot(props: {
         {props.children}
         <button
           type="button"
-          className="word font-medium max-sm:h-11 max-sm:px-2"
+          className="font-medium max-sm:h-11 max-sm:px-2"
           aria-expanded={isWhyShown}
           onClick={() => showWhy(!isWhyShown)}
         >
-          why?
+          <span className="word">why?</span>
         </button>
         <span className="ml-auto flex gap-1">
           <button
