@@ -96,8 +96,9 @@ export function changesIn(
       if (said) note(item, said, segment);
     }
   }
-  answerInOrder(context, owed, slips, changes, consumed, note);
-  answerQuestions(context, owed, slips, changes, consumed, note);
+  const answering = { context, owed, slips, changes, consumed, note };
+  answerInOrder(answering);
+  answerQuestions(answering);
   return {
     changes: [...changes].map(([item, { said, segment }]) => ({
       item,
@@ -114,15 +115,18 @@ export function changesIn(
   };
 }
 
+/** What is left to be answered once every segment was looked at. */
+interface Answering {
+  readonly context: FollowContext;
+  readonly owed: readonly OpenItem[];
+  readonly slips: readonly FoundSlip[];
+  readonly changes: ReadonlyMap<string, unknown>;
+  readonly consumed: ReadonlySet<Segment>;
+  readonly note: (item: OpenItem, said: Said, segment: Segment) => void;
+}
+
 /** Answers that name nothing come in the order of what was asked last: "two I can't spare", "the other I will". */
-function answerInOrder(
-  context: FollowContext,
-  owed: readonly OpenItem[],
-  slips: readonly FoundSlip[],
-  changes: ReadonlyMap<string, unknown>,
-  consumed: ReadonlySet<Segment>,
-  note: (item: OpenItem, said: Said, segment: Segment) => void,
-): void {
+function answerInOrder({ context, owed, slips, changes, consumed, note }: Answering): void {
   const newest = Math.max(...owed.map((item) => item.letter));
   const left = owed.filter(
     (item) => item.letter === newest && item.kind !== "trouble" && !wantsWords(item) && !changes.has(item.id),
@@ -143,14 +147,7 @@ function answerInOrder(
 }
 
 /** A question is answered by what its addressee says of it, or, where it is the only one, by whatever else they say first. */
-function answerQuestions(
-  context: FollowContext,
-  owed: readonly OpenItem[],
-  slips: readonly FoundSlip[],
-  changes: ReadonlyMap<string, unknown>,
-  consumed: ReadonlySet<Segment>,
-  note: (item: OpenItem, said: Said, segment: Segment) => void,
-): void {
+function answerQuestions({ context, owed, slips, changes, consumed, note }: Answering): void {
   const questions = owed.filter((item) => wantsWords(item) && !changes.has(item.id));
   if (questions.length === 0) return;
   const statements = context.segments.filter(

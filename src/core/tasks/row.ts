@@ -1,4 +1,6 @@
-import type { RowValues } from "./outcome";
+import type { Priority, SlipKind } from "../reading/slip";
+import type { RowValues, Write } from "./outcome";
+import { fruitOf } from "./reference";
 import type { Due, Owner } from "./task";
 
 /** The three columns of a due. */
@@ -11,4 +13,56 @@ export function ownerColumns(owner: Owner): RowValues {
   return owner.side === "ours"
     ? { ownerId: owner.personId, theirsId: null }
     : { ownerId: null, theirsId: owner.correspondentId };
+}
+
+/** What a new task is made of; what is left out it does not have. */
+export interface TaskMaking {
+  readonly id: string;
+  readonly number: number;
+  readonly title: string;
+  readonly owner: Owner;
+  readonly due: Due | null;
+  readonly priority: Priority;
+  readonly projectId: string | null;
+  readonly workstreamId?: string | null;
+  readonly conversationId?: string | null;
+  readonly letterId?: string | null;
+  readonly start?: number | null;
+  readonly end?: number | null;
+  readonly kind?: SlipKind | null;
+  readonly outgoingId?: string | null;
+  readonly actorId: string;
+}
+
+/** The write that makes a task. A wait has somebody here who waits: whoever makes it. */
+export function newTask(making: TaskMaking, now: string): Write {
+  const { id, number, title, owner, due, priority, projectId, actorId } = making;
+  return {
+    row: "task",
+    id,
+    isNew: true,
+    values: {
+      fruit: fruitOf(number),
+      number,
+      title,
+      side: owner.side,
+      ...ownerColumns(owner),
+      ...(owner.side === "theirs" ? { ownerId: actorId } : {}),
+      ...dueColumns(due),
+      priority,
+      state: "to begin",
+      projectId,
+      workstreamId: making.workstreamId ?? null,
+      conversationId: making.conversationId ?? null,
+      letterId: making.letterId ?? null,
+      start: making.start ?? null,
+      end: making.end ?? null,
+      kind: making.kind ?? null,
+      outgoingId: making.outgoingId ?? null,
+      createdAt: now,
+      createdBy: actorId,
+      changedAt: now,
+      finishedAt: null,
+    },
+  };
 }

@@ -1,6 +1,5 @@
 import { invalid, type Outcome, refused, type Write } from "../outcome";
-import { fruitOf } from "../reference";
-import { dueColumns, ownerColumns } from "../row";
+import { newTask } from "../row";
 import type { SlipFacts } from "../task";
 import { changeByLetter } from "./change-by-letter";
 
@@ -41,34 +40,20 @@ export function keepSlips(facts: KeepFacts, input: { slipIds: readonly string[] 
     const number = facts.numbers[i]!;
     const id = facts.ids[i]!;
     made.push(id);
-    writes.push({
-      row: "task",
-      id,
-      isNew: true,
-      values: {
-        fruit: fruitOf(number),
-        number,
-        title: slip.title,
-        side: slip.owner.side,
-        ...ownerColumns(slip.owner),
-        // A wait has somebody here who waits.
-        ...(slip.owner.side === "theirs" ? { ownerId: facts.actorId } : {}),
-        ...dueColumns(slip.due),
-        priority: slip.priority,
-        state: "to begin",
-        projectId: slip.projectId ?? facts.conversationProjectId,
-        workstreamId: slip.workstreamId,
-        conversationId: facts.conversationId,
-        letterId: slip.passage.letterId,
-        start: slip.passage.start,
-        end: slip.passage.end,
-        kind: slip.kind,
-        createdAt: now,
-        createdBy: facts.actorId,
-        changedAt: now,
-        finishedAt: null,
-      },
-    });
+    writes.push(
+      newTask(
+        {
+          ...slip,
+          ...slip.passage,
+          id,
+          number,
+          projectId: slip.projectId ?? facts.conversationProjectId,
+          conversationId: facts.conversationId,
+          actorId: facts.actorId,
+        },
+        now,
+      ),
+    );
     writes.push({ row: "slip", id: slip.id, isNew: false, values: { state: "kept", taskId: id } });
   }
   const left = facts.slips.filter((slip) => slip.state === "proposed" && !open.includes(slip));

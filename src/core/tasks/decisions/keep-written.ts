@@ -1,8 +1,7 @@
 import type { Priority, SlipKind } from "../../reading/slip";
 import { isDay } from "../../time/day";
 import type { Write } from "../outcome";
-import { fruitOf } from "../reference";
-import { dueColumns, ownerColumns } from "../row";
+import { newTask } from "../row";
 import { type Due, type Owner, tidyTitle } from "../task";
 
 /** What one's own letter asks or promises, to be kept with it. `start` and `end` are its words in the letter. */
@@ -47,35 +46,8 @@ export function keepWritten(
     if (!title.ok) return title;
     if (slip.due && !isDay(slip.due.day))
       return { ok: false, why: `There is no ${slip.due.day}. Nothing was sent; your letter is still here.` };
-    writes.push({
-      row: "task",
-      id,
-      isNew: true,
-      values: {
-        fruit: fruitOf(number),
-        number,
-        title: title.title,
-        side: owner.side,
-        ...ownerColumns(owner),
-        // A wait has somebody here who waits.
-        ...(owner.side === "theirs" ? { ownerId: actorId } : {}),
-        ...dueColumns(slip.due),
-        priority: slip.priority,
-        state: "to begin",
-        projectId,
-        workstreamId: null,
-        conversationId,
-        letterId: null,
-        start: slip.start,
-        end: slip.end,
-        kind: slip.kind,
-        outgoingId,
-        createdAt: now,
-        createdBy: actorId,
-        changedAt: now,
-        finishedAt: null,
-      },
-    });
+    const making = { ...slip, id, number, owner, title: title.title, projectId, conversationId, outgoingId, actorId };
+    writes.push(newTask(making, now));
   }
   return { ok: true, writes };
 }

@@ -1,8 +1,7 @@
 import type { Priority } from "../../reading/slip";
 import { isDay } from "../../time/day";
 import { invalid, type Outcome } from "../outcome";
-import { fruitOf } from "../reference";
-import { dueColumns } from "../row";
+import { newTask } from "../row";
 import { type Due, tidyTitle } from "../task";
 
 /** A task made by hand, without a letter. */
@@ -26,33 +25,15 @@ export function makeTask(facts: { id: string; number: number; actorId: string },
     about: [facts.id],
     made: [facts.id],
     writes: [
-      {
-        row: "task",
-        id: facts.id,
-        isNew: true,
-        values: {
-          fruit: fruitOf(facts.number),
-          number: facts.number,
+      newTask(
+        {
+          ...input,
+          ...facts,
           title: title.title,
-          side: "ours",
-          ownerId: input.ownerId,
-          theirsId: null,
-          ...dueColumns(input.due),
-          priority: input.priority,
-          state: "to begin",
-          projectId: input.projectId,
-          workstreamId: input.workstreamId,
-          conversationId: null,
-          letterId: null,
-          start: null,
-          end: null,
-          kind: null,
-          createdAt: now,
-          createdBy: facts.actorId,
-          changedAt: now,
-          finishedAt: null,
+          owner: { side: "ours", personId: input.ownerId },
         },
-      },
+        now,
+      ),
     ],
   };
 }
