@@ -45,7 +45,8 @@ async function write(
   });
   tellScreens();
   if (Math.floor(count / ANALYZE_EVERY) > Math.floor((count - read.length) / ANALYZE_EVERY))
-    await db.execute(sql`analyze letter, conversation, thread, arrival, slip, correspondent`);
+    // A help, not a need: the letters are here already.
+    await db.execute(sql`analyze letter, conversation, thread, arrival, slip, correspondent`).catch(() => {});
   return taken;
 }
 

@@ -16,9 +16,10 @@ export const keep = define({
   input: z.object({ conversationId: id, slipIds: z.array(id).min(1).max(100) }),
   async load(db, actor, input) {
     const facts = await conversationFacts(db, actor, input.conversationId);
-    const count =
-      facts?.slips.filter((slip) => input.slipIds.includes(slip.id) && slip.state === "proposed").length ?? 0;
-    return facts && { ...facts, numbers: await takeNumbers(db, count), ids: takeIds(count) };
+    const open = facts?.slips.filter((slip) => input.slipIds.includes(slip.id) && slip.state === "proposed") ?? [];
+    // Only what becomes a task needs a number.
+    const numbers = await takeNumbers(db, open.filter((slip) => slip.changes === null).length);
+    return facts && { ...facts, numbers, ids: takeIds(open.length) };
   },
   decide: (facts, input, now) => keepSlips(facts, input, now),
 });

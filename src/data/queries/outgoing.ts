@@ -28,5 +28,5 @@ export function outgoingOfPerson(db: Database, viewer: Viewer): Promise<Outgoing
 
 /** Letters of ours from a task that are not out yet. The caller has asked whether the task may be seen. */
 export function outgoingOfTask(db: Database, taskId: string): Promise<OutgoingView[]> {
-  return outgoingWhere(db, sql`o.task_id = ${taskId}`);
+  return outgoingWhere(db, sql`(o.task_id = ${taskId} or o.id = (select outgoing_id from task where id = ${taskId}))`);
 }

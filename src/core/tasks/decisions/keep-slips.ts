@@ -3,7 +3,7 @@ import { newTask } from "../row";
 import type { SlipFacts } from "../task";
 import { changeByLetter } from "./change-by-letter";
 
-/** What keeping slips is decided on. `numbers` and `ids` are handed out for the tasks and notes to come, one for each slip to keep. */
+/** What keeping slips is decided on. `numbers` are handed out for the tasks to come, `ids` for tasks and notes, one for each slip to keep. */
 export interface KeepFacts {
   readonly conversationId: string;
   readonly conversationProjectId: string | null;
@@ -37,7 +37,7 @@ export function keepSlips(facts: KeepFacts, input: { slipIds: readonly string[] 
       changed.push(id);
       continue;
     }
-    const number = facts.numbers[i]!;
+    const number = facts.numbers[made.length]!;
     const id = facts.ids[i]!;
     made.push(id);
     writes.push(
