@@ -7,7 +7,7 @@ import { parseLetter } from "../src/core/letters/parse-letter";
 import { PLAIN_READING, readLetter } from "../src/core/reading/read-letter";
 import { corpus } from "../tests/outside/pick";
 import { scoreFollowing } from "../tests/reading/conversations";
-import { labelledLetters, PEOPLE } from "../tests/reading/labelled";
+import { LETTER_SETS, labelledLetters, PEOPLE } from "../tests/reading/labelled";
 import { scoreReading } from "../tests/reading/score";
 import { scoreSentences } from "../tests/reading/sentences";
 import { say, timed } from "./measure";
@@ -19,8 +19,7 @@ const nobody = { team: [], outside: [] };
 const lists = { ...PLAIN_READING, readsLists: true };
 const sentOf = (letter: Letter) => ({ at: letter.sentAt ?? 0, zone: letter.offset });
 
-const SETS = ["a", "b", "c", "d", "e", "f", "g", "h", "i"] as const;
-for (const set of SETS) {
+for (const set of LETTER_SETS) {
   const { mistakes, ...score } = scoreReading(await labelledLetters(set));
   say(`labelled letters, set ${set}`, score);
   for (const one of mistakes) process.stdout.write(`  ${one}\n`);
@@ -36,7 +35,7 @@ for (const set of ["conversations", "conversations-b"] as const) {
 }
 
 const byRule = new Map<string, number>();
-for (const set of SETS)
+for (const set of LETTER_SETS)
   for (const { letter } of await labelledLetters(set))
     for (const slip of readLetter(letter, PEOPLE, sentOf(letter)))
       byRule.set(slip.rule, (byRule.get(slip.rule) ?? 0) + 1);

@@ -44,6 +44,10 @@ export function personKnown(key: string): Person {
   return found;
 }
 
+/** The sets of labelled letters, by the file they stand in. */
+export const LETTER_SETS = ["a", "b", "c", "d", "e", "f", "g", "h", "i", "j"] as const;
+export type LetterSet = (typeof LETTER_SETS)[number];
+
 const MARK = /\{(ask|question|promise|trouble); ?([\w-]+); ?([\d,-]+); ?(\w+) \| ([^}]+)\}/g;
 
 /** A letter from a head like "kd -> nadia, sanna | DATE | Subject" and its text. */
@@ -69,9 +73,7 @@ export async function letterOf(head: string, text: string): Promise<Letter> {
 }
 
 /** The labelled letters of a set, in its order. */
-export async function labelledLetters(
-  set: "a" | "b" | "c" | "d" | "e" | "f" | "g" | "h" | "i",
-): Promise<LabelledLetter[]> {
+export async function labelledLetters(set: LetterSet): Promise<LabelledLetter[]> {
   const [, ...pieces] = fs.readFileSync(path.join(folder, `${set}.txt`), "utf8").split("=====\n");
   const letters: LabelledLetter[] = [];
   for (const [i, piece] of pieces.entries()) {

@@ -3,7 +3,7 @@ const SETTLED =
   /\b(?:(?:no|nobody|no one|none|never|hardly|not a) (?:\w+ ){0,3}(?:complain\w*|complaints?|damaged?|broken|missing|wrong|late|lost)|no (?:problem|trouble|damage|delay|complaints?)|not a problem|nothing (?:is )?wrong|sorted(?: now| out)?|fixed(?: now)?|solved|resolved|all (?:fine|good|well) (?:now|again)|works again|mended|replaced already|may be (?:fined|charged|refused|rejected|liable|removed)|as (?:you know|agreed|planned|requested|ordered|usual|expected|you asked|discussed)|in case|to avoid|avoid|prevent|would have|might have|luckily|fortunately|without (?:delay|trouble|damage)|(?:is|are) (?:back|up) (?:again|and running))\b/i;
 
 /** Whether a clause reports no trouble, whatever words it has: it asks, supposes, cites, or says that all is well. */
-export function isNoTrouble(text: string): boolean {
+function isNoTrouble(text: string): boolean {
   return (
     /\?$/.test(text) ||
     /^["“>]/.test(text) ||
@@ -11,3 +11,21 @@ export function isNoTrouble(text: string): boolean {
     SETTLED.test(text)
   );
 }
+
+/** What a clause tells, without what it only supposes: "we pay for a new lock if it does not turn up". Empty where it tells of no trouble. */
+export function toldIn(text: string): string {
+  // Every rule asks the same of one clause, one after the other.
+  if (text !== last.text)
+    last = {
+      text,
+      told: isNoTrouble(text)
+        ? ""
+        : text.replace(
+            /,?\s\b(?:if|unless|in case|until|before) (?:it|they|he|she|you|we|i|the|there|nothing|anything|that|this|our|your)\b.*$/i,
+            "",
+          ),
+    };
+  return last.told;
+}
+
+let last = { text: "", told: "" };

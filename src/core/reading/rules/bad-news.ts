@@ -1,5 +1,5 @@
 import type { KindRule } from "../kind-rule";
-import { isNoTrouble } from "../not-trouble";
+import { toldIn } from "../not-trouble";
 import { phrases } from "../phrases";
 
 /** Words that announce bad news, whatever it is. */
@@ -15,5 +15,5 @@ const ANNOUNCED = phrases(`
 export const badNews: KindRule = {
   name: "it is told as bad news",
   confidence: 0.7,
-  find: ({ text }) => (!isNoTrouble(text) && ANNOUNCED.test(text) ? "trouble" : null),
+  find: ({ text }) => (ANNOUNCED.test(toldIn(text)) ? "trouble" : null),
 };

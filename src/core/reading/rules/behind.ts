@@ -1,5 +1,5 @@
 import type { KindRule } from "../kind-rule";
-import { isNoTrouble } from "../not-trouble";
+import { toldIn } from "../not-trouble";
 
 const BEHIND =
   /\b(?:\w+ (?:minutes?|days?|weeks?|hours?|months?) (?:behind|late)|behind (?:schedule|plan|time)|running late|over(?:run|spent| budget)|delay(?:s|ed)?|held up|stuck|postponed|slipp(?:ed|ing)|slips? (?:a|by|to|on)|run(?:ning)? out of|ran out of|out of stock|sold out|double[- ]booked|short[- ]staffed|understaffed|off sick|called in sick|in hospital|broke down|fallen? (?:behind|through|ill)|falls? through|no-?show|pulled out|backed out|(?:has|have) (?:withdrawn|quit|resigned|walked off|gone under|died|let us down)|in the ditch|(?:is|are) (?:bad|worse|ill|sick|down)(?: again| today| with)|gone bankrupt|insolven\w+|(?:on|a|the) strike\b|(?:staff|crew|team|people|drivers|colleagues) will be (?:out|off|away|missing)|walked out|handed in (?:his|her|their) notice|overbooked)\b/i;
@@ -9,5 +9,5 @@ const PATTERNS = [BEHIND];
 export const behind: KindRule = {
   name: "something is late or stuck",
   confidence: 0.8,
-  find: ({ text }) => (!isNoTrouble(text) && PATTERNS.some((pattern) => pattern.test(text)) ? "trouble" : null),
+  find: ({ text }) => (PATTERNS.some((pattern) => pattern.test(toldIn(text))) ? "trouble" : null),
 };

@@ -1,5 +1,5 @@
 import type { KindRule } from "../kind-rule";
-import { isNoTrouble } from "../not-trouble";
+import { toldIn } from "../not-trouble";
 
 /** States of harm: they count where something is said to be in them. */
 const HARMED =
@@ -17,5 +17,5 @@ const PATTERNS = [DAMAGE, FAILING];
 export const damage: KindRule = {
   name: "something is damaged or fails",
   confidence: 0.8,
-  find: ({ text }) => (!isNoTrouble(text) && PATTERNS.some((pattern) => pattern.test(text)) ? "trouble" : null),
+  find: ({ text }) => (PATTERNS.some((pattern) => pattern.test(toldIn(text))) ? "trouble" : null),
 };

@@ -5,7 +5,7 @@ import { isPutToSomebody } from "../spoken-about";
 
 /** "What I need from you is a clean copy." */
 const WHAT_IS_NEEDED =
-  /\b(?:what|all|the (?:only |one )?thing)(?: that)? (?:i|we)(?: still| now| really| urgently)* need(?: now| still)? (?:from you|is\b|are\b|by\b|before\b)/i;
+  /\b(?:what|all|the (?:only |one )?thing)(?: that)? (?:i|we)(?: still| now| really| urgently)* (?:need|want|expect|ask|require)(?: now| still)? (?:from you|of you|is\b|are\b|by\b|before\b)/i;
 /** "need a pump urgently": of somebody who saves words. */
 const NEED_ALONE =
   /^(?:an? |new |\d+ )?[\w-]+(?: [\w-]+)? (?:needed|wanted|required)\b(?! (?:to|by (?:law|the)))|^(?:also |still |urgently )?need(?:ed)?:? (?:a|an|the|your|some|more|two|three|\d+|new|all|\w+s)\b/i;

@@ -7,11 +7,13 @@ const GOING_TO =
   /^(?:(?:so|and|then|ok|yes)[, ]+)*(?:ill|well|youll|theyll|shell|hell|itll) (?:be with you|send|get|do it|have it|bring|ring|call|come|take|make|let you|check|ask|tell|write|give|pass|post|fix|book)\b|\b(?:i['’]m|i am|we['’]re|we are) (?:going|about) to (?!be\b|need|have to|miss)\w+|(?<!before |if |when |until |once )\b(?:i|we)(?:['’]ve| have)? promised?\b|\bpromises? (?:it|them|that|this)? ?(?:for|by) |\bleave [\w ]{2,40} (?:with|to) (?:me|us)\b|\b(?:i|we) (?:can|should be able to) (?:let you have|have (?:it|them|this|that)|get (?:it|them|this|that|you)|send|deliver)\b|^will (?!you\b|there\b|it\b|that\b|this\b|the\b|be\b|we\b|they\b|he\b|she\b|i\b|any|some|your\b|our\b|not\b|your)\w+|^will (?:do|send|get|have|let|ring|check|report)\b/i;
 /** "I'm ringing them tomorrow": what is about to be done, with its day. */
 const DOING_SOON =
-  /\b(?:i['’]m|i am|we['’]re|we are) sending (?:\p{Lu}\p{L}+|someone|somebody|a (?:man|driver|fitter|technician)|our \p{L}+)\b|\b(?:i['’]m|i am|we['’]re|we are)\s+(?!being|going|having|looking|hoping|waiting|travelling|traveling|working|leaving|flying|staying|moving|thinking|living|sitting|trying|closing|opening|expecting|wondering|missing|meeting)\w+ing\b.{2,60}\b(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week)|next week|(?:on|for|by) (?:mon|tues|wednes|thurs|fri|satur|sun)day|first thing|on the day|with me|myself|at (?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|noon))\b/iu;
+  /\b(?:i['’]m|i am|we['’]re|we are) sending (?:\p{Lu}\p{L}+|someone|somebody|a (?:man|driver|fitter|technician)|our \p{L}+)\b|\b(?:i['’]m|i am|we['’]re|we are)\s+(?!being|going (?!there|over|round|to (?:the|see|look|ask|ring|call|talk|speak)\b)|having|looking|hoping|waiting|travelling|traveling|working|leaving|flying|staying|moving|thinking|living|sitting|trying|closing|opening|expecting|wondering|missing|meeting)\w+ing\b.{2,60}\b(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week)|next week|(?:on|for|by) (?:mon|tues|wednes|thurs|fri|satur|sun)day|first thing|on the day|with me|myself|at (?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|noon))\b/iu;
 const YOU_WILL_HAVE =
   /\byou(?:['’]ll| will| shall| should) (?:have|get|receive|hear|know (?:more|by|on|tomorrow|in|within)|be the first\b|find (?!(?:it |them |the |a |an |our |my |all |everything )?(?:[\w-]+ ){0,4}(?:below|attached|enclosed|above|online|here|in|on|at|under)\b)|be (?:sent|credited|refunded|informed|contacted|told|paid|reimbursed|hearing|getting|receiving))\b/i;
 const LET_ME = /^let me (?!know\b|explain|say|add|be\b|put|remind|introduce)\w+/i;
 const CONDITION = /\b(?:if (?:you|we|it|they|that|i)|in case|unless we|once you|as soon as you)\b/i;
+/** "I know somebody and will ask her". */
+const AND_WILL = /^(?:i|we)\b.{3,80}\band (?:i |we )?(?:will|shall) (?!be\b|not\b|never|miss|need|see)\w+/i;
 /** "This office will decide within four weeks", "our driver will bring it": the writer's house will. */
 const OFFICE_WILL =
   /^(?:this|our|the undersigned|my) (?:office|company|firm|department|team|workshop|driver|courier|fitter|engineer|accountant|bookkeeper|lawyer|colleagues?|house|shop|bank|mill|studio|crew|people)s? (?:will|shall|is going to|are going to)\b/i;
@@ -31,6 +33,8 @@ export const promise: KindRule = {
       return "promise";
     if (OFFICE_WILL.test(bare) && !/\b(?:not|be able)\b/i.test(bare)) return "promise";
     if (WILL.test(bare)) return CONDITION.test(bare.slice(0, 20)) ? null : "promise";
-    return [DOING_SOON, GOING_TO, YOU_WILL_HAVE, LET_ME].some((pattern) => pattern.test(bare)) ? "promise" : null;
+    return [DOING_SOON, GOING_TO, YOU_WILL_HAVE, LET_ME, AND_WILL].some((pattern) => pattern.test(bare))
+      ? "promise"
+      : null;
   },
 };

@@ -13,6 +13,7 @@ const SUGGESTED = phrases(`
   (?:i|we)(?:'m| am|'re| are)? (?:count|counting|rely|relying|depend|depending|bank|banking) on (?:you|your|\\p{Lu}\\p{L}+)(?! not)
   (?:i|we) (?:trust|assume|take it|expect|presume) (?:that )?you(?:'ll| will| can)
   ^(?:(?:so|and|now) )?over to you
+  (?:put|set) (?:my|our|his|her|their) mind at (?:rest|ease) (?:if|to)
   (?:perhaps|maybe) (?:the|your|our|this|that|these|those|it|they)(?: \\p{L}+){0,5} (?:could|should|might) be \\p{L}+
   it is (?:kindly |hereby )?(?:requested|asked|required|expected) that
   (?:gentle|friendly|kind|quick|small|little|short|polite|final|second|last) reminder(?: that| to| about| for|:)
@@ -57,7 +58,7 @@ const SUGGESTED = phrases(`
 
 /** "A first idea by Friday would be splendid", but not "that would be splendid", which consents. */
 const WOULD_BE_GOOD =
-  /^(?!(?:it|that|this|which|what|friday|monday|tuesday|wednesday|thursday|yes|either|both|any)\b)(?:a|an|the|your|some|\w+) .{6,80}(?:would|['’]d) be (?:most |very |really |absolutely )?(?:splendid|great|lovely|ideal|perfect|wonderful|fantastic|super|useful|helpful|best|kind|handy|nice|good|marvellous)[.!]?$/i;
+  /^(?!(?:it|that|this|which|what|friday|monday|tuesday|wednesday|thursday|yes|either|both|any)\b)(?:a|an|the|your|some|\w+) .{6,80}(?:would|['’]d) (?:suffice|do nicely|be (?:most |very |really |absolutely )?(?:enough|splendid|great|lovely|ideal|perfect|wonderful|fantastic|super|useful|helpful|best|kind|handy|nice|good|marvellous))[.!]?$/i;
 
 /** "Nothing may leave the archive." */
 const FORBIDDEN = /^(?:nothing|nobody|no one|no \p{L}+) (?:may|must|is to|are to|shall|should)\b/iu;

@@ -1,5 +1,5 @@
 import type { KindRule } from "../kind-rule";
-import { isNoTrouble } from "../not-trouble";
+import { toldIn } from "../not-trouble";
 import { phrases } from "../phrases";
 
 /** Turns by which people say that a thing no longer does what it should. */
@@ -94,6 +94,7 @@ const MEANS = phrases(`
   (?:impounded|seized|confiscated|quarantined|embargoed|stranded|marooned|stuck (?:at|in|on|behind|with)|held (?:at|by|up|back) |holding (?:up |back )?(?:the|our|all|it|them)|sitting (?:at|in) customs)
   (?:nobody|no one|none of (?:them|us|the \\p{L}+)|hardly (?:anyone|anybody)|not one|only (?:two|three|four|five|six|half|a handful)(?: of \\p{L}+)?)(?: \\p{L}+)? (?:turned up|came|answers|answered|showed|shows|replied|responded|signed up|applied|bought|bid|registered|told (?:us|me)|picks? up)
   (?:cut off|without (?:power|water|heating|electricity|gas|a (?:driver|cook|venue|room|speaker|sponsor|teacher|permit))|no (?:power|water|heating|electricity|signal|reception))
+  (?:shut up shop|closed its doors|closed their doors|ceased trading|out of business)
   (?:at risk|in danger|in jeopardy|under threat|hangs? (?:by a thread|in the balance)|touch and go|on the brink|a matter of days|cutting it fine|too tight|against the clock)
   (?:clash|clashes|clashed|collides?) with
   (?:does not|doesn't|do not|don't|did not|didn't) (?:comply|conform|meet (?:the|our|your)|match (?:the|our|your)|pass)
@@ -136,5 +137,5 @@ const TURNS = [THINGS, MEANS, PEOPLE];
 export const turnForTheWorse: KindRule = {
   name: "something took a turn for the worse",
   confidence: 0.75,
-  find: ({ text }) => (!isNoTrouble(text) && TURNS.some((turn) => turn.test(text)) ? "trouble" : null),
+  find: ({ text }) => (TURNS.some((turn) => turn.test(toldIn(text))) ? "trouble" : null),
 };

@@ -3,7 +3,7 @@ import type { KindRule } from "../kind-rule";
 import { phrases } from "../phrases";
 
 const WHEN =
-  "(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week|weekend)|over the weekend|at the weekend|in the morning|next (?:week|month|\\p{L}+day)|(?:on|by|from|before) (?:the |\\d|\\p{L}+day)|at (?:\\d|noon|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)|first thing)";
+  "(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week|weekend)|over the weekend|at the weekend|in the morning|next (?:week|month|\\p{L}+day)|(?:on|by|from|before) (?:the |\\d|\\p{L}+day)|(?:mon|tues|wednes|thurs|fri|satur|sun)day|at (?:\\d|noon|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)|first thing)";
 
 /** Words by which somebody binds themselves or their house, beside "I will". */
 const BOUND = phrases(`
@@ -17,6 +17,8 @@ const BOUND = phrases(`
   (?:i|we) can (?:have|bring|send|deliver|come|drop|pick|collect|do|start|ship|post|print|repair|fix|install|cover|take over|stand in|drive|lend|offer you)\\b.{0,80} ${WHEN}
   (?:i|we)(?: will not|'ll not| won't) (?:charge|bill|let you down|forget|disappoint|keep you|touch)
   (?:i|we)(?:'m| am|'re| are) having (?:the|your|a|an|it|them|this|that) .{0,60}(?:ed|en|t)\\b.{0,20}${WHEN}
+  (?:i|we)(?: will| shall|'ll)? (?:bear|cover|meet|pay for|take over) (?:the|all|any|your) (?:costs?|bill|expenses?|damage|postage|difference)
+  (?:i|we) (?:pick|drop|bring|fetch|collect) (?:it|them|you|her|him)(?: up| off| round| over)? .{0,20}${WHEN}
   (?:i|we) (?:bring|send|collect|pick up|deliver|ring|call|come by|drop|post|start|print|ship|fetch|take) .{2,60} ${WHEN}
   (?:it|this|that)(?:'s| is) (?:in my diary|on my list)
   i(?:'m| am) on (?:it|to it|the case)
@@ -34,7 +36,7 @@ const HABIT = /^(?:i|we) \w+ .*\b(?:every|each|always|usually|often)\b/i;
 
 /** "Tomorrow I pick up the costumes." */
 const WHEN_FIRST = new RegExp(
-  `^(?:${WHEN})[^,]{0,20},? (?:i|we) (?!am|are|was|were|have|had|need|want|would|should|must|could|can|hope|think|will be|do not|don['’]t)\\p{L}+`,
+  `^(?:${WHEN})[^,]{0,20},? (?:i|we) (?!am|are|was|were|have|had|need|want|open|close|celebrate|move|meet|expect|hold|play|leave|fly|travel|would|should|must|could|can|hope|think|will be|do not|don['’]t)\\p{L}+`,
   "iu",
 );
 

@@ -1,5 +1,5 @@
 import type { KindRule } from "../kind-rule";
-import { isNoTrouble } from "../not-trouble";
+import { toldIn } from "../not-trouble";
 
 const UNHAPPY =
   /\b(?:(?<!your |to )complain(?:s|ed|ing|ts?)?|unhappy|not (?:at all |very |too |exactly )?(?:happy|pleased|amused|acceptable|satisfied|impressed)|displeased|dissatisfied|angry|furious|livid|fuming|upset|cross|annoyed|disappoint(?:ed|ing)|lost patience|(?:is|are|getting|grows?|growing) (?:very |rather |quite )?(?:impatient|restless)|losing patience|had enough|threaten(?:s|ed|ing)?|cancel(?:led|ling) (?:the|their|our)|wants? (?:his|her|their|its) money back|legal action|su(?:e|ing) us|solicitor|penalt(?:y|ies)|a fine of)\b/i;
@@ -15,5 +15,5 @@ const PATTERNS = [UNHAPPY, PROBLEM, SNAG];
 export const unhappy: KindRule = {
   name: "somebody is unhappy, or there is a problem",
   confidence: 0.75,
-  find: ({ text }) => (!isNoTrouble(text) && PATTERNS.some((pattern) => pattern.test(text)) ? "trouble" : null),
+  find: ({ text }) => (PATTERNS.some((pattern) => pattern.test(toldIn(text))) ? "trouble" : null),
 };
