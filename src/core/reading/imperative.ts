@@ -58,7 +58,7 @@ const TAGGED = 40;
 
 /** Words that begin many clauses and are no orders. */
 const NO_VERB =
-  /^(?:and|but|or|so|for|from|with|without|in|on|at|by|to|of|about|after|before|until|under|over|between|during|through|despite|however|also|then|now|here|today|tomorrow|yesterday|maybe|perhaps|well|very|most|more|some|any|no|none|each|every|many|much|few|one|two|three|what|who|which|where|how|why|whose|only|even|still|yet|again|too|mr|mrs|ms|dr|dear|hi|hello|please|can|could|would|will|shall|should|may|might|must|is|are|was|were|am|has|have|had|do|does|did|than|because|though|although|while|whereas|once|unless)$/i;
+  /^(?:and|but|or|so|for|from|with|without|in|on|at|by|to|of|about|after|before|until|under|over|between|during|through|despite|however|also|then|now|here|today|tomorrow|yesterday|maybe|perhaps|well|very|most|more|some|any|no|none|each|every|many|much|few|one|two|three|what|who|which|where|how|why|whose|only|even|still|yet|again|too|mr|mrs|ms|dr|dear|hi|hello|please|can|could|would|will|shall|should|may|might|must|is|are|was|were|am|has|have|had|do|does|did|than|because|though|although|while|whereas|once|unless|people|folks|guys|things|fun|nice|great|cool|weird|wow|horrors?|good|bad|same|first|last|next)$/i;
 
 /** Whether a word can be a verb after "please"; letters use the same words again and again, and the tagger is slow. */
 const verbs = new Map<string, boolean>();

@@ -48,3 +48,11 @@ describe("the language of a text", () => {
     }
   });
 });
+
+test("a text in a language that is not among those known is not read as English", () => {
+  // Finnish, of our own.
+  const finnish =
+    "Hei Ines, voisitteko lähettää meille uuden piirustuksen ennen perjantaita? Keinu on edelleen rikki ja lapset odottavat kovasti. Soitan huomenna aamulla uudestaan, terveisin Aino Mäkelä Tampereelta.";
+  expect(languageOf(finnish)).toBe("another language");
+  expect(isReadable(finnish)).toBe(false);
+});

@@ -31,10 +31,14 @@ const FEWEST_WORDS = 6;
 const MOST_WORDS = 150;
 /** Share of function words from which a language is sure; prose has a third and more of them. */
 const SURE = 0.18;
+/** A text of this many words of which hardly one is a function word of these languages is in yet another one. */
+const ENOUGH_WORDS = 20;
+const FOREIGN = 0.08;
 
 /**
  * The language that a text is written in, as far as its function words tell: its English name, or null where the text is
- * too short, mixed, or in another language than these nine. Letters of other scripts are named by their script.
+ * too short or mixed; "another language" where it is long enough and none of these nine. Letters of other scripts are named by
+ * their script.
  */
 export function languageOf(text: string): string | null {
   const words = (text.toLowerCase().match(/[\p{L}’']+/gu) ?? []).slice(0, MOST_WORDS);
@@ -47,6 +51,7 @@ export function languageOf(text: string): string | null {
     .sort((a, b) => b.share - a.share);
   const [best, next] = shares;
   if (best!.share >= SURE && best!.share > next!.share) return best!.name;
+  if (words.length >= ENOUGH_WORDS && best!.share < FOREIGN) return otherScript(text) ?? "another language";
   return otherScript(text);
 }
 

@@ -4,7 +4,7 @@ const POLITE =
 
 /** "Can the van be washed before noon?", but not "Can it be repaired at all?". */
 const DONE_TO_THING =
-  /^(?:(?:and|but|so|also|then)[, ]+)*(?:can|could|may|should) (?!it be (?:that|because)|i\b|we\b|you\b|there\b)(?:the |that |this |these |those |it\b|they\b|all |my |our |your |an? |[a-zß-ÿ]+ )?(?:[a-zß-ÿ’'-]+ ){0,5}be (?!(?:right|true|the|a|an|that|enough|in|at)\b)(?:[a-zß-ÿ-]+ )?[a-zß-ÿ]{2,}(?:ed|en|wn|pt|nt|ld|ut|ung|ought|aught|ne|t|one|ready|clean|free|back|there)\b(?!.*\bat all\b)/i;
+  /^(?:(?:and|but|so|also|then)[, ]+)*(?:can|could|may|should) (?!be\b|it be (?:that|because)|i\b|we\b|you\b|there\b)(?:the |that |this |these |those |it\b|they\b|all |my |our |your |an? |[a-zß-ÿ]+ )?(?:[a-zß-ÿ’'-]+ ){0,5}be (?!(?:right|true|the|a|an|that|enough|in|at)\b)(?:[a-zß-ÿ-]+ )?[a-zß-ÿ]{2,}(?:ed|en|wn|pt|nt|ld|ut|ung|ought|aught|ne|t|one|ready|clean|free|back|there)\b(?!.*\bat all\b)/i;
 
 /** "Could the invoice go to the other office?" */
 const THING_TO_GO =
