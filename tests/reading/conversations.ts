@@ -26,7 +26,7 @@ const MARK = /\{(open|change) (\w+); ?([\w ]+); ?([\w,-]+); ?([\w,-]+) \| ([^}]+
 const days = (text: string) => (text === "-" ? [] : text.split(","));
 
 /** Sets of labelled conversations, by the file they stand in. */
-export type ConversationSet = "conversations" | "conversations-b";
+export type ConversationSet = "conversations" | "conversations-b" | "conversations-c";
 
 async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);

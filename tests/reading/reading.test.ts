@@ -38,15 +38,16 @@ describe("labelled letters", () => {
   });
 
   test.each([
-    ["conversations", 13, 23],
-    ["conversations-b", 23, 33],
-  ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes) => {
+    ["conversations", 13, 23, 0.88],
+    ["conversations-b", 23, 33, 0.88],
+    ["conversations-c", 15, 27, 0.83],
+  ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(
       `${set}: ${score.opens} opened, F1 ${score.opening.toFixed(3)}; ${score.changes} changes, F1 ${score.change.toFixed(3)}`,
     );
     expect([score.opens, score.changes]).toEqual([opens, changes]);
     for (const field of ["opening", "change", "due", "quiet"] as const)
-      expect([field, score[field] >= 0.88 ? "enough" : mistakes]).toEqual([field, "enough"]);
+      expect([field, score[field] >= floor ? "enough" : mistakes]).toEqual([field, "enough"]);
   });
 });

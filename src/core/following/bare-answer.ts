@@ -23,7 +23,7 @@ const INTERJECTION =
   /^(?:(?:oh|ah|dear|oh dear|sorry|so sorry|apologies|my apologies|pity|hm+|well|right|thanks|thank you|hello|hi|never mind|no worries|forgive me|excuse me|goodness|my fault|mea culpa|what a (?:pity|shame|day))(?:[\s,]+(?:\p{Lu}\p{L}+))?[\s,!.]*)+$/iu;
 
 export const POINTS_TO_WANTED =
-  /^(?:got|received|where|any news)\b|\b(?:it|them|yours|that)\b.{0,12}\b(?:any ?more|after all|no longer)\b/i;
+  /^(?:got|received|where|any news)\b|^\w+(?:['’]s| (?:is|has|have|are)) (?:in|here|arrived|come|through)\b|\b(?:it|them|yours|that)\b.{0,12}\b(?:any ?more|after all|no longer)\b/i;
 
 export const POINTS_BACK =
   /\b(?:it|them|those|these|that|this|one|ones|rest|others?|you(?:['’]ll| will) (?:have|get)|be with you)\b/i;

@@ -68,14 +68,12 @@ export function changesIn(
     if (!isNamed && !pointsBack && tellingWords(segment.text).size > 0) about = [];
     if (!isNamed && slip?.kind === "promise" && about.some((item) => changes.get(item.id)?.said.change === "done"))
       about = [];
-    const isBare = pointsBack
-      ? BARE_ANSWER.test(segment.text) || slip?.kind === "promise"
-      : (slip?.kind !== "promise" || isConsequence(context, segment)) && isDayGiven(context, segment.text);
-    if (items.length === 0 && !isAsk && isBare)
-      about = bareTargets(
-        owed.filter((item) => !changes.has(item.id)),
-        segment.text,
-      );
+    const left = owed.filter((item) => !changes.has(item.id));
+    const isCure = left.length > 0 && left.every((item) => item.kind === "trouble");
+    const isDayFor =
+      (slip?.kind !== "promise" || isConsequence(context, segment) || isCure) && isDayGiven(context, segment.text);
+    const isBare = (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
+    if (items.length === 0 && !isAsk && isBare) about = bareTargets(left, segment.text);
     const partly = new Set(
       [...changes].filter(([, { said }]) => said.change === "part" || said.change === "done").map(([id]) => id),
     );
@@ -86,10 +84,10 @@ export function changesIn(
       }
     let asked = items.filter((item) => wanted.includes(item));
     if (asked.length === 0 && items.length === 0 && POINTS_TO_WANTED.test(segment.text)) {
-      const left = wanted.filter((item) => !changes.has(item.id));
+      const missing = wanted.filter((item) => !changes.has(item.id));
       // "Got them.": what was promised last, where more is wanted.
-      const promised = left.filter((item) => item.isPromised);
-      asked = left.length === 1 ? left : promised.length === 1 ? promised : [];
+      const promised = missing.filter((item) => item.isPromised);
+      asked = missing.length === 1 ? missing : promised.length === 1 ? promised : [];
     }
     for (const item of asked) {
       const said = saidByAsker(context, segment, item, isNamed);
@@ -125,6 +123,9 @@ interface Answering {
   readonly note: (item: OpenItem, said: Said, segment: Segment) => void;
 }
 
+/** Answers that can stand without naming what they answer. */
+const ANSWERS: ReadonlySet<string> = new Set(["declined", "done", "part", "promised", "moved"]);
+
 /** Answers that name nothing come in the order of what was asked last: "two I can't spare", "the other I will". */
 function answerInOrder({ context, owed, slips, changes, consumed, note }: Answering): void {
   const newest = Math.max(...owed.map((item) => item.letter));
@@ -140,10 +141,18 @@ function answerInOrder({ context, owed, slips, changes, consumed, note }: Answer
       !isAsk && !consumed.has(segment) && left[0]
         ? saidByOwner({ ...context, partly: new Set() }, segment, left[0], false)
         : null;
-    return one && (one.change === "declined" || one.change === "done") ? [{ segment, one }] : [];
+    return one && ANSWERS.has(one.change) ? [{ segment, one }] : [];
   });
-  if (said.length > left.length || left.length > 2) return;
-  for (const [i, { segment, one }] of said.entries()) note(left[i]!, one, segment);
+  // "Cellar and loft are counted, the shed I do on Monday": a part of the only thing that is left.
+  const rest = left.length === 1 ? said.find(({ one }) => one.due !== null) : undefined;
+  const begun = rest && said.find(({ one, segment }) => one.change === "done" && segment.start < rest.segment.start);
+  if (rest && begun) {
+    note(left[0]!, { ...begun.one, change: "part", due: rest.one.due }, rest.segment);
+    return;
+  }
+  const plain = said.filter(({ one }) => one.change === "declined" || one.change === "done");
+  if (plain.length > left.length || left.length > 2) return;
+  for (const [i, { segment, one }] of plain.entries()) note(left[i]!, one, segment);
 }
 
 /** A question is answered by what its addressee says of it, or, where it is the only one, by whatever else they say first. */

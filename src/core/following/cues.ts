@@ -16,7 +16,7 @@ export const OWNER_CUES: readonly Cue[] = [
     change: "declined",
     name: "cannot or will not",
     pattern:
-      /\b(?:(?:i|we|he|she|they|nobody|no one)\s+(?:(?:really|simply|sadly|unfortunately|regrettably)\s+)?(?:can(?:not|['’]t)|could(?: not|n['’]t)|won['’]t|will not|shall not|am unable|are unable|is unable|do not|don['’]t|no longer|can no longer)\b(?! (?:know|think|see why|wait|find|yet|have (?:it|them|that) yet|until|before|forget|mind|remember|say|tell|tonight|today))|(?:not able|unable) to\b|['’](?:ve|re) stopped\b|(?:have|has) stopped \w+ing|sadly not|afraid not|regret that|not possible|impossible|out of the question|have to (?:decline|pass|say no)|must (?:decline|refuse)|nobody can|(?:i|we)['’]m not (?:touching|doing|making)|you cannot have|can(?:not|['’]t) (?:do|hold|spare|offer|make|give|have|supply|let|lend|take))\b/i,
+      /\b(?:(?:i|we|he|she|they|nobody|no one)\s+(?:(?:really|simply|sadly|unfortunately|regrettably)\s+)?(?:can(?:not|['’]t)|could(?: not|n['’]t)|won['’]t|will not|shall not|am unable|are unable|is unable|do not|don['’]t|no longer|can no longer)\b(?! (?:know|think|see why|wait|find|yet|have (?:it|them|that) yet|until|before|forget|mind|remember|say|tell|tonight|today))|(?:not able|unable) to\b|['’](?:ve|re) stopped\b|(?:have|has) stopped \w+ing|sadly not|afraid not|regret that|not possible|impossible|(?:have|has|got|there (?:is|are)) none\b|none (?:left|until|before)|out of stock|sold out|out of the question|have to (?:decline|pass|say no)|must (?:decline|refuse)|nobody can|(?:i|we)['’]m not (?:touching|doing|making)|you cannot have|can(?:not|['’]t) (?:do|hold|spare|offer|make|give|have|supply|let|lend|take))\b/i,
   },
   {
     change: "part",
@@ -28,7 +28,7 @@ export const OWNER_CUES: readonly Cue[] = [
     change: "done",
     name: "it has been done",
     pattern: new RegExp(
-      `\\b(?:(?:attached|enclosed|herewith|here (?:you are|you go|it is|they are|is the|are the|comes?))\\b|(?:see|find|in|with) (?:the )?(?:attach\\w+|enclos\\w+)|(?:has|have|had|['’]s|['’]ve|is|are|was|were|got|been|now|all|already|just)\\s+(?:(?:now|already|just|also|all|both|been|safely|duly|finally|yesterday)\\s+)*(?:${DONE_VERB})\\b|(?:i|we|he|she|they)\\s+(?:(?:already|just|also)\\s+)?(?:sent|posted|emailed|mailed|delivered|shipped|dispatched|booked|ordered|paid|finished|signed|fixed|called|rang|phoned|wrote|did|made|packed|handed|uploaded|checked|put|took|told|asked|spoke|left|brought|dropped)\\b|went (?:with|out|off|by|to|on|this|yesterday|into)\\b|left (?:us|here|with|by|the|this|yesterday|on)\\b|(?:is|are|['’]s|['’]re) (?:on (?:its|their|the) (?:way|truck|road|boat|van|lorry)|in (?:the|your) (?:post|mail|inbox|folder|bag)|(?:in|on|at) your \\w+|done|ready|finished|complete|sorted|settled|back|in place|running)\\b|\\b(?:runs?|works?|holds?|goes|rolls|turns|closes|opens) (?:again|now|like new)\\b|good as new|(?:^|[,:]\\s*)(?:done|sorted|fixed|finished|booked|paid|sent|signed|posted|checked)\\b|arrived\\b|^(?:(?:the|your|our)\\s+)?[\\w-]+(?:\\s+[\\w-]+)?\\s+(?:${DONE_VERB})(?=[\\s]*(?:$|[.,;:!]))|(?:^|\\b)here\\.?$|will find (?:it|them) (?:attached|in))`,
+      `\\b(?:(?:attached|enclosed|herewith|here (?:you are|you go|it is|they are|is the|are the|comes?))\\b|(?:see|find|in|with) (?:the )?(?:attach\\w+|enclos\\w+)|(?:has|have|had|['’]s|['’]ve|is|are|was|were|got|been|now|all|already|just)\\s+(?:(?:now|already|just|also|all|both|been|safely|duly|finally|yesterday)\\s+)*(?:${DONE_VERB})\\b|(?:i|we|he|she|they)\\s+(?:(?:already|just|also)\\s+)?(?:sent|posted|emailed|mailed|delivered|shipped|dispatched|booked|ordered|paid|finished|signed|fixed|called|rang|phoned|wrote|did|made|packed|handed|uploaded|checked|put|took|told|asked|spoke|left|brought|dropped)\\b|went (?:with|out|off|by|to|on|this|yesterday|into)\\b|left (?:us|here|with|by|the|this|yesterday|on|at|for)\\b|^(?:sent|posted|mailed|emailed|delivered|booked|ordered|paid|signed|fixed|called|rang|phoned|wrote|told|asked|spoke|packed|measured|counted|printed)\\b(?! (?:by|on|for) )|(?:is|are|['’]s|['’]re) (?:on (?:its|their|the) (?:way|truck|road|boat|van|lorry)|in (?:the|your) (?:post|mail|inbox|folder|bag)|(?:in|on|at) your \\w+|done|ready|finished|complete|sorted|settled|back|in place|running)\\b|\\b(?:runs?|works?|holds?|goes|rolls|turns|closes|opens) (?:again|now|like new)\\b|good as new|(?:^|[,:]\\s*)(?:done|sorted|fixed|finished|booked|paid|sent|signed|posted|checked)\\b|arrived\\b|^(?:(?:the|your|our)\\s+)?[\\w-]+(?:\\s+[\\w-]+)?\\s+(?:${DONE_VERB})(?=[\\s]*(?:$|[.,;:!]))|(?:^|\\b)here\\.?$|will find (?:it|them) (?:attached|in))`,
       "i",
     ),
   },
@@ -36,7 +36,7 @@ export const OWNER_CUES: readonly Cue[] = [
     change: "moved",
     name: "at another time",
     pattern:
-      /\b(?:(?:instead of|rather than|not) (?:on |this |next |by )?(?:today|tomorrow|mon|tues?|wed|thurs?|fri|sat|sun)\w*|not before\b|(?:another|one|two|a) (?:more )?(?:weeks?|days?|fortnight|month)\b(?! (?:of|ago))(?:.{0,20}\b(?:later|longer|more)\b)?|can only\b|(?:later|delayed|delay|late|behind|postponed?|put (?:back|off)|push(?:ed)? (?:back|to)|slipp(?:ed|ing)|moved? to|needs? (?:longer|until|another|more time)|takes? (?:longer|until)|has to wait|will have to wait|let you know when|going to be (?:mon|tues?|wed|thurs?|fri|later)\w*|now (?:comes?|on|for|mon|tues?|wed|thurs?|fri)\w*))\b/i,
+      /\b(?:(?:instead of|rather than|not) (?:on |this |next |by )?(?:today|tomorrow|mon|tues?|wed|thurs?|fri|sat|sun)\w*|not before\b|(?:another|one|two|a) (?:more )?(?:weeks?|days?|fortnight|month)\b(?! (?:of|ago))(?:.{0,20}\b(?:later|longer|more)\b)?|can only\b|(?:not|isn['’]t|aren['’]t) (?:quite |all )?(?:there|ready|done|finished|complete|back|here|in|through) yet|patience|(?:later|delayed|delay|late|behind|postponed?|put (?:back|off)|push(?:ed)? (?:back|to)|slipp(?:ed|ing)|moved? to|needs? (?:longer|until|another|more time)|takes? (?:longer|until)|has to wait|will have to wait|let you know when|going to be (?:mon|tues?|wed|thurs?|fri|later)\w*|now (?:comes?|on|for|mon|tues?|wed|thurs?|fri)\w*))\b/i,
   },
   {
     change: "promised",
@@ -52,7 +52,7 @@ export const ASKER_CUES: readonly Cue[] = [
     change: "called off",
     name: "no longer wanted",
     pattern:
-      /\b(?:(?:no longer|not|don['’]t|do not|doesn['’]t|isn['’]t|aren['’]t|neither)\b.{0,30}\b(?:need|needed|want|wanted|required|necessary)\b(?:.{0,20}(?:any ?more|after all|now))?|(?:need|want) (?:neither|none|no more)\b|no longer (?:need|want|required)|forget (?:about )?(?:the|it|that|my|our)|cancel(?:led|s)?\b|call(?:ed|ing)? (?:it |that |the \w+ )?off|never mind|strike (?:it|them|from|the)|can strike|scrap (?:the|that|it)|drop (?:the|it|that)|withdraw|(?:is|are|have) off the (?:list|table)|don['’]t bother|no (?:\w+ )?(?:either|any ?more|after all)\b|has (?:fallen|been) (?:through|called off)|won['’]t be (?:needing|needed))/i,
+      /\b(?:no (?:further |more )?need (?:for|of|to)\b|(?:no longer|not|don['’]t|do not|doesn['’]t|isn['’]t|aren['’]t|neither)\b.{0,30}\b(?:need|needed|want|wanted|required|necessary)\b(?:.{0,20}(?:any ?more|after all|now))?|(?:need|want) (?:neither|none|no more)\b|no longer (?:need|want|required)|forget (?:about )?(?:the|it|that|my|our)|cancel(?:led|s)?\b|call(?:ed|ing)? (?:it |that |the \w+ )?off|never mind|strike (?:it|them|from|the)|can strike|scrap (?:the|that|it)|drop (?:the|it|that)|withdraw|(?:is|are|have) off the (?:list|table)|don['’]t bother|no (?:\w+ )?(?:either|any ?more|after all)\b|has (?:fallen|been) (?:through|called off)|won['’]t be (?:needing|needed))/i,
   },
   {
     change: "reminded",
@@ -64,7 +64,7 @@ export const ASKER_CUES: readonly Cue[] = [
     change: "done",
     name: "it has arrived",
     pattern:
-      /(?:^(?:got|received)\b|\b(?:i|we)(?:['’]ve| have)? (?:just |now )?(?:got|received) (?:it|them|the|your|both|all)\b|\b(?:has|have|is|are) (?:now |just |all |both |safely )?(?:arrived|here|come|in)\b|\barrived (?:this|today|yesterday|safely|on|in|at)\b|\bcame (?:this|today|yesterday|with|in)\b|\b(?:works?|fits?|holds?|runs?) (?:now|again|perfectly|well|like)\b|\bis (?:in and|sorted|settled|solved|fixed)\b|['’]s (?:in and|sorted|settled|solved|fixed)\b|\b(?:hold|holds|works|work)\.?$|picked up\b)/i,
+      /(?:^(?:got|received)\b|\b(?:i|we)(?:['’]ve| have)? (?:just |now )?(?:got|received) (?:it|them|the|your|both|all)\b|\b(?:has|have|is|are) (?:now |just |all |both |safely )?(?:arrived|here|come|in)\b|\barrived (?:this|today|yesterday|safely|on|in|at)\b|\bcame (?:this|today|yesterday|with|in)\b|\b(?:works?|fits?|holds?|runs?) (?:now|again|perfectly|well|like)\b|\bis (?:in and|sorted|settled|solved|fixed)\b|['’]s (?:in|here|arrived|come|through|in and|sorted|settled|solved|fixed)\b|\b(?:hold|holds|works|work)\.?$|picked up\b)/i,
   },
   {
     change: "moved",

@@ -83,7 +83,8 @@ export function openedBy(
       (words.size === 0 && isShort && POINTS_BACK.test(quote) && slip.owner !== null
         ? asked.findLast((item) => item.owner === slip.owner)
         : undefined);
-    const own = open.find(
+    // What was asked is handed on before trouble is, which anybody may cure.
+    const own = [...open.filter((item) => item.kind !== "trouble"), ...open].find(
       (item) =>
         sides.owes(writer, item) &&
         slip.owner !== null &&

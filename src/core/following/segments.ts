@@ -16,7 +16,7 @@ export interface Segment {
 
 /** Places where one sentence turns from one thing to another. */
 const TURN =
-  /;\s+|,\s+(?=(?:and|but|so|while|though|whereas|the|as to|as for|then)\s+\S+\s+\S+)|\s+(?=(?:and|but) (?:the|your|our|so|we|i|you|he|she|it|they)\s+\S+)|\s[–—-]\s+/gi;
+  /;\s+|,\s+(?=(?:he|she|they|it|we|i|you)(?:['’]\w+)?\s+\S+)|,\s+(?=(?:and|but|so|while|though|whereas|the|as to|as for|then)\s+\S+\s+\S+)|\s+(?=(?:and|but) (?:the|your|our|so|we|i|you|he|she|it|they)\s+\S+)|\s[–—-]\s+/gi;
 
 /** "1:", "2)" at the head of an answer. */
 const NUMBER = /^\(?(\d{1,2})\s?[:.)]\s+/;

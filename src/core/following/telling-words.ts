@@ -6,7 +6,7 @@ const COMMON = new Set(
   found from further gave get gets getting give given gives go goes going gone good got great had half happy has have having he
   hello help her here hers hi him his how however i if in instead into is it its just keep kind kindly know last late later
   least leave left less let like likely little long look looks lot made make makes many may maybe me mean might mind mine more
-  morning most much must my name near need needed needs neither never new next no nobody none nor not nothing now of off
+  morning most much must my near need needed needs neither never new next no nobody none nor not nothing now of off
   often ok okay old on once one ones only or other others our ours out over own people perhaps please point
   possible put quite rather ready really regards rest said same saw say says see seem seen send sending sends sent set
   several shall she should since so some somebody someone something soon sorry still such sure take taken takes tell than thank
@@ -15,7 +15,7 @@ const COMMON = new Set(
   wanted wants was way we week weeks well went were what when where whether which while who whom whose why will wish with within
   without would write wrote year yes yesterday yet you your yours day days monday tuesday wednesday thursday friday
   saturday sunday january february march april may june july august september october november december dear cheers pm noon
-  yep yeah nope ought able fine suits`
+  yep yeah nope ought able fine suits patience`
     .split(/\s+/)
     .filter(Boolean),
 );

@@ -4,6 +4,7 @@ import { phrases } from "../phrases";
 
 /** Turns by which people say that a thing no longer does what it should. */
 const THINGS = phrases(`
+  (?:has|have|had) (?:stripped|blown|lost|thrown|shed|cracked|split|broken|burst|bent|snapped|worn|chewed) (?:its|their|a|an|the|his|her|our|all)
   (?:is|are|was|were|keeps?|keep|started|starting) (?:smudging|smearing|creaking|squeaking|scouring|jamming|bleeding|limping|blistering|curling|foaming|smelling|stinking|sticking|freezing|flickering)
   (?:printed|sent|came|published|made|delivered|posted|labelled) with (?:last year's|the wrong|an old|the old|a wrong)
   left (?:out |standing |lying )?in the (?:rain|sun|cold|snow|wet|frost|open)
