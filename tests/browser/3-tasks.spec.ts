@@ -61,6 +61,7 @@ test("owner, due, priority and state are changed in the list itself, and undone"
     .filter({ hasText: "Winter tyres" });
   const pick = async (word: RegExp, typed: string) => {
     await row.getByRole("button", { name: word }).click();
+    await expect(page.locator("input:focus")).toBeVisible();
     await page.keyboard.type(typed);
     await page.keyboard.press("Enter");
   };
