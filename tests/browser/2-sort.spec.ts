@@ -127,7 +127,7 @@ test("an answer is offered as a change to its task: moved by a click, finished b
   const moved = page.getByRole("article", { name: /^Another day: Proof of the opening notice/ });
   await expect(moved).toContainText("Fri 27 Nov");
   await moved.getByRole("button", { name: "Move it" }).click();
-  await expect(page.getByText(/has what the letter says\./)).toBeVisible();
+  await expect(page.getByText(/has its new day\./)).toBeVisible();
   await page.getByRole("combobox", { name: /Find/ }).fill("proof of the opening");
   await page
     .getByRole("option", { name: /Proof of the opening notice/ })

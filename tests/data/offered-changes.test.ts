@@ -116,6 +116,33 @@ describe.each(ENGINES)("what an answer does to tasks, on %s", (engine) => {
     expect((await sheet(wait.slugs[0]!)).task.state).toBe("called off");
   });
 
+  test("two who keep one answer at once: the task changes once, and the other is told", async () => {
+    const wait = await kept("Hi Ines,\n\nI will send you the drainage plan on Thursday.\n\nColm");
+    const answer = await bring("Hi Ines,\n\nthe drainage plan is attached.\n\nColm", wait.id);
+    const [slip] = await offered(answer.letterId);
+    const both = await Promise.all(
+      [house.ines, house.suki].map((personId) =>
+        perform(house.db, { personId, now: NOW }, "keep", { conversationId: wait.conversationId, slipIds: [slip!.id] }),
+      ),
+    );
+    expect(both.map((one) => one.ok).sort()).toEqual([false, true]);
+    expect(both.find((one) => !one.ok)).toMatchObject({ says: expect.stringContaining("dealt with this already") });
+    const { task, happened } = await sheet(wait.slugs[0]!);
+    expect([task.state, happened.filter(({ words }) => words.startsWith("finished it")).length]).toEqual(["done", 1]);
+  });
+
+  test("an answer takes no reference: the next task has the next number", async () => {
+    const wait = await kept("Hi Ines,\n\nI will send you the seat colours on Thursday.\n\nColm");
+    const answer = await bring(
+      "Hi Ines,\n\nthe seat colours are attached. Could you order the seats?\n\nColm",
+      wait.id,
+    );
+    const slips = await offered(answer.letterId);
+    const done = await act("keep", { conversationId: wait.conversationId, slipIds: slips.map((slip) => slip.id) });
+    const number = (slug: string) => Number(slug.split("-")[1]);
+    expect(done.made.map(({ slug }) => number(slug))).toEqual([number(wait.slugs[0]!) + 1]);
+  });
+
   test("everybody's letter says nothing of tasks in a conversation that is one person's own", async () => {
     const mine = await wayInNamed(house.db, "ines's own", "mailbox", house.ines);
     const wait = await kept("Hi Ines,\n\nI will send you the fence plan on Thursday.\n\nColm", mine);

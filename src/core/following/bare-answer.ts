@@ -10,7 +10,7 @@ export const THANKS_ONLY =
   /^(?:(?:many |big |warm )?(?:thanks|thank you|ta|cheers|noted|understood|great|perfect|lovely|wonderful|brilliant|super|excellent|good|legend|fine|got it|see you(?: then| there| on \w+)?|that works|much appreciated|all clear)\b[\s,!.]*(?:for \w+(?: \w+){0,4}|again|a lot|very much|so much|then|to (?:you|both|all)(?: \w+)?|\p{Lu}\p{L}+)?[\s,!.]*)+$/u;
 
 /** "Small ones, please.": an answer, though it has the word of an ask. */
-export function isAnsweredPlease(text: string): boolean {
+export function isAnswerWithPlease(text: string): boolean {
   return /,?\s+please[.!]*$/i.test(text) && text.split(/\s+/).length <= 6 && !isImperative(text) && !ASKS.test(text);
 }
 const ASKS = /\b(?:could|can|would|will|need|send|let|tell|by|before|until)\b/i;

@@ -2,7 +2,7 @@ import type { FoundSlip } from "../reading/slip";
 import {
   BARE_ANSWER,
   bareTargets,
-  isAnsweredPlease,
+  isAnswerWithPlease,
   isInterjection,
   POINTS_BACK,
   POINTS_TO_WANTED,
@@ -61,7 +61,7 @@ export function changesIn(
       slip !== undefined &&
       (slip.kind === "ask" || slip.kind === "question") &&
       TURNS_TO.test(segment.text) &&
-      !isAnsweredPlease(segment.text);
+      !isAnswerWithPlease(segment.text);
     const pointsBack = POINTS_BACK.test(segment.text) || BARE_ANSWER.test(segment.text);
     let about = items.filter((item) => owed.includes(item));
     // What names nothing goes on about the last thing only where it points back to it; a promise of a new thing is its own.
@@ -107,6 +107,7 @@ export function changesIn(
       quote: context.letter.text.slice(segment.start, segment.end),
       start: segment.start,
       end: segment.end,
+      isNamed: said.isNamed,
       reason: said.reason,
     })),
     understood,
@@ -162,7 +163,7 @@ function answerQuestions({ context, owed, slips, changes, consumed, note }: Answ
   const statements = context.segments.filter(
     (segment) =>
       !/\?$/.test(segment.text) &&
-      (isAnsweredPlease(segment.text) ||
+      (isAnswerWithPlease(segment.text) ||
         !slips.some((slip) => slip.start < segment.end && segment.start < slip.end && slip.kind !== "promise")),
   );
   const topics = new Topics(questions);

@@ -1,9 +1,9 @@
 import type { Letter } from "../letters/letter";
-import type { ReadingSettings } from "../reading/read-letter";
+import { forWriter, type ReadingSettings } from "../reading/read-letter";
 import type { People } from "../reading/slip";
 import type { Moment } from "../time/moment";
-import type { Segment } from "./segments";
-import type { Sides } from "./sides";
+import { type Segment, segmentsOf } from "./segments";
+import { Sides } from "./sides";
 
 /** A letter that is being followed, and what is known around it. `writer` is an address. */
 export interface FollowContext {
@@ -14,4 +14,23 @@ export interface FollowContext {
   readonly people: People;
   readonly settings: ReadingSettings;
   readonly sides: Sides;
+}
+
+/** What following a letter needs to know; null of one that changes nothing: a machine's, or one without a writer. */
+export function contextOf(
+  letter: Letter,
+  people: People,
+  sent: Moment,
+  settings: ReadingSettings,
+): FollowContext | null {
+  if (letter.automatic || !letter.from) return null;
+  return {
+    letter,
+    writer: letter.from.address,
+    segments: segmentsOf(letter.text, letter.parts),
+    sent,
+    people,
+    settings: forWriter(settings, letter),
+    sides: new Sides(people),
+  };
 }

@@ -1,11 +1,10 @@
 import type { Letter } from "../letters/letter";
-import { forWriter, PLAIN_READING, type ReadingSettings, readLetter } from "../reading/read-letter";
+import { PLAIN_READING, type ReadingSettings, readLetter } from "../reading/read-letter";
 import type { People } from "../reading/slip";
 import { changesIn } from "./changes-in";
+import { contextOf } from "./context";
 import type { ItemChange, OpenItem } from "./item";
 import { type Opened, openedBy } from "./opened-by";
-import { segmentsOf } from "./segments";
-import { Sides } from "./sides";
 
 /** What one letter opens, and what it changes of what was open. */
 export interface Followed {
@@ -23,31 +22,20 @@ const MOST_OPEN = 120;
 export class Following {
   private readonly items: OpenItem[] = [];
   private count = 0;
-  private readonly sides: Sides;
 
   constructor(
     private readonly people: People,
     private readonly settings: ReadingSettings = PLAIN_READING,
-  ) {
-    this.sides = new Sides(people);
-  }
+  ) {}
 
   read(letter: Letter): Followed {
     const number = this.count;
     this.count += 1;
-    if (letter.automatic || !letter.from) return { opens: [], changes: [] };
     const sent = { at: letter.sentAt ?? 0, zone: letter.offset };
+    const context = contextOf(letter, this.people, sent, this.settings);
+    if (!context) return { opens: [], changes: [] };
     const slips = readLetter(letter, this.people, sent, this.settings);
     const open = this.items.filter((item) => !item.isOver).slice(-MOST_OPEN);
-    const context = {
-      letter,
-      writer: letter.from.address,
-      segments: segmentsOf(letter.text, letter.parts),
-      sent,
-      people: this.people,
-      settings: forWriter(this.settings, letter),
-      sides: this.sides,
-    };
     const opened = openedBy(context, open, slips, changesIn(context, open, slips));
     for (const change of opened.changes) this.apply(change);
     const opens = opened.slips.map((slip, i) => this.open(slip, letter, number, i + 1));

@@ -43,6 +43,8 @@ export interface ItemChange {
   readonly quote: string;
   readonly start: number;
   readonly end: number;
+  /** Whether the letter names the item, and does not only answer. */
+  readonly isNamed: boolean;
   /** The rule that found it, in words. */
   readonly reason: string;
 }

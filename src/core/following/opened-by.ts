@@ -1,5 +1,5 @@
 import type { FoundSlip } from "../reading/slip";
-import { isAnsweredPlease } from "./bare-answer";
+import { isAnswerWithPlease } from "./bare-answer";
 import type { ChangesFound } from "./changes-in";
 import type { FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
@@ -53,6 +53,7 @@ export function openedBy(
         quote,
         start: slip.start,
         end: slip.end,
+        isNamed: words.size > 0,
         reason,
       });
     if (slip.kind === "promise" || slip.kind === "trouble") {
@@ -69,7 +70,7 @@ export function openedBy(
       opened.push({ ...slip, words });
       continue;
     }
-    if (covering.length > 0 && isAnsweredPlease(quote)) continue;
+    if (covering.length > 0 && isAnswerWithPlease(quote)) continue;
     if (covering.some((change) => change.change !== "done" && change.change !== "called off")) continue;
     const isShort = quote.split(/\s+/).length <= 7;
     const asked = open.filter((item) => sides.wants(writer, item));

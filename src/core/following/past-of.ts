@@ -7,7 +7,7 @@ const NOT_DONE =
 
 /** Words that end like a past form and are none, or are what was asked for in that form. */
 const NO_VERB =
-  /^(?:need|needed|wanted|asked|promised|agreed|planned|expected|bed|red|shed|seed|feed|hundred|indeed|speed|feed)$/i;
+  /^(?:need|needed|wanted|asked|promised|agreed|planned|expected|bed|red|shed|seed|feed|hundred|indeed|speed)$/i;
 
 /**
  * Whether a text says that what an item asks was done, with the item's own verb in its past form: "count the bottles",

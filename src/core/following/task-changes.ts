@@ -1,14 +1,14 @@
 import type { Letter } from "../letters/letter";
-import { forWriter, type ReadingSettings } from "../reading/read-letter";
+import type { ReadingSettings } from "../reading/read-letter";
 import type { FoundSlip, People, SlipKind } from "../reading/slip";
+import { LONGEST_TITLE } from "../tasks/task";
 import type { Day } from "../time/day";
 import type { Moment } from "../time/moment";
 import { CHANGE_WORDS } from "./change-words";
 import { changesIn } from "./changes-in";
+import { contextOf } from "./context";
 import type { FoundChange, ItemChange, OpenItem } from "./item";
 import { openedBy } from "./opened-by";
-import { segmentsOf } from "./segments";
-import { Sides } from "./sides";
 import { tellingWords } from "./telling-words";
 
 /** A task that is open in a conversation, as an answer is held against it. Addresses are in lower case. */
@@ -28,8 +28,6 @@ export interface OpenTask {
 /** How sure a change is where the letter names the thing, and where it only answers. */
 const NAMED = 0.85;
 const ANSWERED = 0.7;
-
-const LONGEST_TITLE = 300;
 
 function asItem(task: OpenTask, i: number): OpenItem {
   const quote = task.passage ?? task.title;
@@ -52,7 +50,6 @@ function asItem(task: OpenTask, i: number): OpenItem {
 }
 
 function asFound(change: ItemChange, task: OpenTask): FoundChange {
-  const isNamed = [...tellingWords(change.quote)].some((word) => tellingWords(task.title).has(word));
   return {
     kind: task.kind,
     start: change.start,
@@ -63,7 +60,7 @@ function asFound(change: ItemChange, task: OpenTask): FoundChange {
     priority: "normal",
     rule: change.reason,
     reason: `an answer about this task, ${change.reason}`,
-    confidence: isNamed ? NAMED : ANSWERED,
+    confidence: change.isNamed ? NAMED : ANSWERED,
     changes: { taskId: task.id, conversationId: task.conversationId, change: change.change },
   };
 }
@@ -82,17 +79,9 @@ export function changesOfTasks(
   settings: ReadingSettings,
   slips: readonly FoundSlip[],
 ): (FoundSlip | FoundChange)[] {
-  if (tasks.length === 0 || letter.automatic || !letter.from) return [...slips];
+  const context = tasks.length > 0 ? contextOf(letter, people, sent, settings) : null;
+  if (!context) return [...slips];
   const items = tasks.map(asItem);
-  const context = {
-    letter,
-    writer: letter.from.address,
-    segments: segmentsOf(letter.text, letter.parts),
-    sent,
-    people,
-    settings: forWriter(settings, letter),
-    sides: new Sides(people),
-  };
   const opened = openedBy(context, items, slips, changesIn(context, items, slips));
   const changes = opened.changes.map((change) => asFound(change, tasks.find((task) => task.id === change.item)!));
   return [...opened.slips.map(({ words: _words, ...slip }) => slip), ...changes].sort((a, b) => a.start - b.start);

@@ -25,11 +25,17 @@ export interface Passage {
   readonly end: number | null;
 }
 
+/** A task as an offered change finds it. */
+export interface ChangedTask {
+  readonly side: "ours" | "theirs";
+  readonly state: TaskState;
+}
+
 /** What a slip offers to change: a task as it is now, and the words that say so. */
 export interface SlipChange {
   readonly change: ChangeKind;
   readonly quote: string;
-  readonly task: { readonly id: string; readonly side: "ours" | "theirs"; readonly state: TaskState };
+  readonly task: ChangedTask & { readonly id: string };
 }
 
 /** A slip as decisions see it. */

@@ -3,7 +3,7 @@ import type { LetterFile, PassedOn, TextPart } from "../letters/letter";
 import type { OutgoingState } from "../letters/outgoing";
 import type { MayWrite } from "../letters/ways";
 import type { Priority, SlipKind } from "../reading/slip";
-import type { TaskState } from "../tasks/task";
+import type { ChangedTask, TaskState } from "../tasks/task";
 import type { Day } from "../time/day";
 
 // What screens are told: plain values, as they travel through JSON. Instants are milliseconds since 1970 UTC.
@@ -86,7 +86,14 @@ export interface SlipView {
   /** Who had such tasks before for its writer, where nobody is named: a guess. */
   readonly suggested: PersonView | null;
   /** The task that keeping it changes, and how; null where it makes one. */
-  readonly changes: { readonly change: ChangeKind; readonly reference: string; readonly slug: string } | null;
+  readonly changes:
+    | (ChangedTask & {
+        readonly change: ChangeKind;
+        readonly reference: string;
+        readonly slug: string;
+        readonly title: string;
+      })
+    | null;
   readonly madeBy: "reader" | "person";
   readonly reason: string;
   /** How sure the reader was, from 0 to 1. */

@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import type { ChangeKind } from "../../core/following/item";
 import type { SlipKind } from "../../core/reading/slip";
+import type { TaskState } from "../../core/tasks/task";
 import {
   type ConversationView,
   MOST_COUNTED,
@@ -15,7 +16,7 @@ import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { lettersOf } from "./letters";
 import { outgoingOfConversation } from "./outgoing";
 import { correspondentsById, team } from "./people";
-import { suggestedOwner } from "./suggested-owner";
+import { suggestedOwners } from "./suggested-owner";
 
 /** Rows of one page of Sort. */
 const PAGE = 60;
@@ -173,8 +174,7 @@ export async function roundOf(db: Database, viewer: Viewer, now: number): Promis
 type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task" | "changes" | "suggested"> & {
   fromAddress: string;
   change: ChangeKind | null;
-  changesFruit: string | null;
-  changesNumber: number | null;
+  changed: { fruit: string; number: number; title: string; side: "ours" | "theirs"; state: TaskState } | null;
   ownerId: string | null;
   theirsId: string | null;
   dueDay: string | null;
@@ -192,7 +192,7 @@ async function slipsOf(db: Database, viewer: Viewer, conversationId: string): Pr
     sql`select s.id, l.from_address as "fromAddress", s.letter_id as "letterId", s.kind, s.start, s."end", s.title, s.owner_id as "ownerId", s.theirs_id as "theirsId", s.due_day as "dueDay", s.due_time as "dueTime",
       s.due_zone as "dueZone", s.other_days as "otherDays", s.priority, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state, s.made_by as "madeBy", s.reason, s.confidence,
       t.fruit, t.number, t.title as "taskTitle", t.state as "taskState",
-      s.change, ct.fruit as "changesFruit", ct.number as "changesNumber"
+      s.change, case when ct.id is not null then jsonb_build_object('fruit', ct.fruit, 'number', ct.number, 'title', ct.title, 'side', ct.side, 'state', ct.state) end as changed
       from slip s join letter l on l.id = s.letter_id left join task t on t.id = s.task_id left join task ct on ct.id = s.changes_task_id
       where s.conversation_id = ${conversationId}
         and (s.changes_task_id is null or exists (select 1 from task t where t.id = s.changes_task_id and ${maySeeTask(viewer)}))
@@ -203,10 +203,11 @@ async function slipsOf(db: Database, viewer: Viewer, conversationId: string): Pr
     db,
     rows.flatMap((row) => row.theirsId ?? []),
   );
-  const suggested = new Map<string, string | null>();
-  for (const row of rows)
-    if (row.state === "proposed" && !row.ownerId && !row.theirsId && !row.change)
-      suggested.set(row.id, await suggestedOwner(db, viewer, row));
+  const suggested = await suggestedOwners(
+    db,
+    viewer,
+    rows.filter((row) => row.state === "proposed" && !row.ownerId && !row.theirsId && !row.change),
+  );
   return rows.map(
     ({
       fromAddress: _from,
@@ -220,8 +221,7 @@ async function slipsOf(db: Database, viewer: Viewer, conversationId: string): Pr
       taskTitle,
       taskState,
       change,
-      changesFruit,
-      changesNumber,
+      changed,
       ...rest
     }) => ({
       ...rest,
@@ -234,12 +234,15 @@ async function slipsOf(db: Database, viewer: Viewer, conversationId: string): Pr
           ? null
           : { reference: `${fruit} ${number}`, slug: `${fruit}-${number}`, title: taskTitle!, state: taskState },
       changes:
-        change === null
+        change === null || changed === null
           ? null
           : {
               change,
-              reference: `${changesFruit} ${changesNumber}`,
-              slug: `${changesFruit}-${changesNumber}`,
+              reference: `${changed.fruit} ${changed.number}`,
+              slug: `${changed.fruit}-${changed.number}`,
+              title: changed.title,
+              side: changed.side,
+              state: changed.state,
             },
     }),
   );

@@ -8,7 +8,7 @@ import { useToday } from "../parts/house";
 import { KIND_COLOURS, KindMark, PersonLabel } from "../parts/marks";
 import { OwnerWord } from "../words/picks";
 import { DueWord } from "../words/text-words";
-import { changeBecomes, keepVerb, taskTitleOf } from "./change-words";
+import { changeBecomes, keepVerb } from "./change-words";
 import type { SlipCardProps } from "./slip-card-props";
 import { SlipFoot } from "./slip-foot";
 
@@ -37,7 +37,7 @@ export function ChangeCard(props: SlipCardProps) {
         </span>
         <span className="truncate text-soft">{changeBecomes(slip)}</span>
       </div>
-      <p className="mt-px text-[14.5px] font-bold leading-[19px]">{taskTitleOf(slip)}</p>
+      <p className="mt-px text-[14.5px] font-bold leading-[19px]">{changes.title}</p>
       <div className="mt-1 flex min-h-5 flex-wrap items-center gap-x-1 text-[12.5px] font-semibold leading-[17px]">
         <Link href={`/tasks/${changes.slug}`} className="word">
           {changes.reference}
@@ -83,7 +83,7 @@ export function ChangeCard(props: SlipCardProps) {
           </span>
         )}
       </div>
-      {isLit && <SlipFoot slip={slip} keep={keepVerb(changes)} onKeep={props.onKeep} onBrushOff={props.onBrushOff} />}
+      {isLit && <SlipFoot slip={slip} keep={keepVerb(slip)} onKeep={props.onKeep} onBrushOff={props.onBrushOff} />}
     </article>
   );
 }

@@ -1,46 +1,44 @@
-import type { ChangeKind } from "../../core/following/item";
+import { type ChangeEffect, effectOfChange } from "../../core/tasks/change-effect";
 import type { SlipView } from "../../core/views/views";
 
-type Changes = NonNullable<SlipView["changes"]>;
+/** What keeping an offered change does to its task, as the act will do it. */
+function effectOf({ changes, owner, theirs, due }: SlipView): ChangeEffect {
+  const to = theirs
+    ? ({ side: "theirs", correspondentId: theirs.id } as const)
+    : ({ side: "ours", personId: owner?.id ?? null } as const);
+  return effectOfChange(changes!.change, changes!, to, due !== null);
+}
 
-/** What keeping an offered change does to its task. */
-export function changeBecomes({ changes, due, owner, theirs }: SlipView): string {
-  const { reference, change } = changes!;
-  if (change === "done") return `finishes ${reference}`;
-  if (change === "called off") return `calls ${reference} off`;
-  if (change === "passed" && (owner || theirs)) return `passes ${reference} on`;
-  if (due && change !== "declined") return `moves ${reference}`;
-  return change === "declined" ? `frees ${reference}` : `a note on ${reference}`;
+/** What it comes to, the button that keeps it, and what is said once it is kept; `#` stands for the task's reference. */
+const WORDS: Readonly<Record<ChangeEffect, { becomes: string; verb: string; says: string }>> = {
+  finish: { becomes: "finishes #", verb: "Finish it", says: "# is done." },
+  "call off": { becomes: "calls # off", verb: "Call it off", says: "# is called off." },
+  "pass on": { becomes: "passes # on", verb: "Pass it on", says: "# is passed on." },
+  move: { becomes: "moves #", verb: "Move it", says: "# has its new day." },
+  free: { becomes: "frees #", verb: "Free it", says: "# has nobody now; why stands on it as a note." },
+  note: { becomes: "a note on #", verb: "Note it", says: "It stands on # as a note." },
+  nothing: { becomes: "# is over already", verb: "Take note", says: "# was over already and stays as it was." },
+};
+
+function wordsOf(slip: SlipView, which: "becomes" | "verb" | "says"): string {
+  return WORDS[effectOf(slip)][which].replace("#", slip.changes!.reference);
+}
+
+/** What keeping an offered change does to its task: "finishes quince 205". */
+export function changeBecomes(slip: SlipView): string {
+  return wordsOf(slip, "becomes");
 }
 
 /** The verb of the button that keeps it. */
-const VERBS: Readonly<Record<ChangeKind, string>> = {
-  done: "Finish it",
-  "called off": "Call it off",
-  declined: "Note it",
-  passed: "Pass it on",
-  moved: "Move it",
-  part: "Note it",
-  promised: "Note it",
-  reminded: "Note it",
-};
-
-export function keepVerb({ change }: Changes): string {
-  return VERBS[change];
+export function keepVerb(slip: SlipView): string {
+  return wordsOf(slip, "verb");
 }
 
 /** What was done to tasks by keeping these slips, as a sentence; null where none changed one. */
 export function changedWords(slips: readonly SlipView[]): string | null {
-  const changed = slips.flatMap((slip) => (slip.changes ? [slip.changes] : []));
+  const changed = slips.filter((slip) => slip.changes !== null);
   if (changed.length === 0) return null;
-  if (changed.length > 1) return `${changed.length} tasks have what the letter says.`;
-  const { change, reference } = changed[0]!;
-  if (change === "done") return `${reference} is done.`;
-  if (change === "called off") return `${reference} is called off.`;
-  return `${reference} has what the letter says.`;
-}
-
-/** The task's own title, without the head that says what is offered. */
-export function taskTitleOf({ title }: SlipView): string {
-  return title.replace(/^[^:]{3,24}: /, "");
+  return changed.length === 1
+    ? wordsOf(changed[0]!, "says")
+    : `${changed.length} tasks have what the letters say of them.`;
 }

@@ -9,17 +9,19 @@ import { duty } from "./duty";
 import { forSomebody } from "./for-somebody";
 import { indirectQuestion } from "./indirect-question";
 import { listPoint } from "./list-point";
+import { meansLack } from "./means-lack";
 import { need } from "./need";
 import { nothing } from "./nothing";
 import { order } from "./order";
 import { owed } from "./owed";
+import { peopleSuffer } from "./people-suffer";
 import { please } from "./please";
 import { polite } from "./polite";
 import { promise } from "./promise";
 import { question } from "./question";
 import { reminder } from "./reminder";
 import { suggested } from "./suggested";
-import { turnForTheWorse } from "./turn-for-the-worse";
+import { thingsFail } from "./things-fail";
 import { undertaking } from "./undertaking";
 import { unhappy } from "./unhappy";
 import { whoever } from "./whoever";
@@ -50,6 +52,8 @@ export const KIND_RULES: readonly KindRule[] = [
   amiss,
   behind,
   unhappy,
-  turnForTheWorse,
+  thingsFail,
+  meansLack,
+  peopleSuffer,
   badNews,
 ];

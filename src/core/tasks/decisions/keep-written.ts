@@ -27,6 +27,8 @@ export interface WrittenIn {
   readonly conversationId: string | null;
   readonly projectId: string | null;
   readonly actorId: string;
+  /** Characters of the letter as it goes out. */
+  readonly textLength: number;
 }
 
 /**
@@ -36,7 +38,7 @@ export interface WrittenIn {
 export function keepWritten(
   slips: readonly WrittenSlip[],
   tasks: readonly WrittenTask[],
-  { outgoingId, conversationId, projectId, actorId }: WrittenIn,
+  { outgoingId, conversationId, projectId, actorId, textLength }: WrittenIn,
   now: string,
 ): { ok: true; writes: Write[] } | { ok: false; why: string } {
   const writes: Write[] = [];
@@ -44,6 +46,11 @@ export function keepWritten(
     const { id, number, owner } = tasks[i]!;
     const title = tidyTitle(slip.title);
     if (!title.ok) return title;
+    if (slip.start >= slip.end || slip.end > textLength)
+      return {
+        ok: false,
+        why: "What was to be kept does not stand in the letter any more. Nothing was sent; look at it once more.",
+      };
     if (slip.due && !isDay(slip.due.day))
       return { ok: false, why: `There is no ${slip.due.day}. Nothing was sent; your letter is still here.` };
     const making = { ...slip, id, number, owner, title: title.title, projectId, conversationId, outgoingId, actorId };

@@ -106,7 +106,7 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
   const kept = keepWritten(
     input.slips,
     facts.written,
-    { outgoingId: facts.id, conversationId, projectId, actorId: facts.actorId },
+    { outgoingId: facts.id, conversationId, projectId, actorId: facts.actorId, textLength: letter.text.length },
     now,
   );
   if (!kept.ok) return invalid(kept.why);
