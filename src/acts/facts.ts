@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import type { ChangeKind } from "../core/following/item";
+import type { Holding } from "../core/tasks/chain";
 import type { RowValues } from "../core/tasks/outcome";
 import type { Owner, SlipChange, SlipFacts } from "../core/tasks/task";
 import type { Database } from "../data/engine/database";
@@ -60,9 +61,9 @@ async function changesFacts(
 ): Promise<ReadonlyMap<string, SlipChange>> {
   const open = rows.filter((row) => row.changesTaskId !== null && row.state === "proposed");
   if (open.length === 0) return new Map();
-  const tasks = await rowsOf<SlipChange["task"]>(
+  const tasks = await rowsOf<Omit<SlipChange["task"], "holding"> & Holding>(
     db,
-    sql`select t.id, t.side, t.state from task t where t.id in ${open.map((row) => row.changesTaskId)} and ${maySeeTask(actor)} for update of t`,
+    sql`select t.id, t.side, t.state, t.owner_id as "ownerId", t.chain from task t where t.id in ${open.map((row) => row.changesTaskId)} and ${maySeeTask(actor)} for update of t`,
   );
   const letters = await rowsOf<{ id: string; text: string }>(
     db,
@@ -73,7 +74,9 @@ async function changesFacts(
       const task = tasks.find((one) => one.id === row.changesTaskId);
       const text = letters.find((one) => one.id === row.letterId)?.text ?? "";
       const quote = text.slice(row.start ?? 0, row.end ?? 0).replace(/\s+/g, " ");
-      return task && row.change ? [[row.id, { change: row.change, quote, task }] as const] : [];
+      if (!task || !row.change) return [];
+      const { ownerId, chain, ...rest } = task;
+      return [[row.id, { change: row.change, quote, task: { ...rest, holding: { ownerId, chain } } }] as const];
     }),
   );
 }
@@ -120,9 +123,9 @@ export async function taskColumns(
   actor: Actor,
   taskId: string,
 ): Promise<{ columns: RowValues; conversationId: string | null } | null> {
-  const [row] = await rowsOf<Record<string, string | number | null> & { conversationId: string | null }>(
+  const [row] = await rowsOf<RowValues & { conversationId: string | null }>(
     db,
-    sql`select t.id, t.title, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.priority, t.state,
+    sql`select t.id, t.title, t.side, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.priority, t.state, t.chain, t.doubt,
       t.project_id as "projectId", t.workstream_id as "workstreamId", t.conversation_id as "conversationId" from task t where t.id = ${taskId} and ${maySeeTask(actor)} for update of t`,
   );
   return row ? { columns: row, conversationId: row.conversationId } : null;

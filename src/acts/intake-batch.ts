@@ -15,6 +15,7 @@ import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
 import { insertRows } from "../data/insert-rows";
 import { noteUnread } from "../data/note-unread";
+import { noteLettersHeard } from "../data/queries/heard";
 import { rowsOf } from "../data/rows";
 import { arrival, conversation, letter, slip, task, thread } from "../data/schema";
 import { outgoing } from "../data/schema-post";
@@ -371,6 +372,12 @@ export class IntakeBatch {
       );
     await insertRows(this.tx, thread, threads, sql`on conflict do nothing`);
     await insertRows(this.tx, slip, slips);
+    const kept = new Set(continued.map((joined) => joined.id));
+    await noteLettersHeard(
+      this.tx,
+      letters.filter((one) => kept.has(one.conversationId)),
+      this.now,
+    );
     const isFromMailbox = [...arrivals.values()].some((one) => one.remote);
     await noteUnread(this.tx, isFromMailbox ? touched.map((joined) => joined.id) : []);
   }

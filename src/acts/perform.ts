@@ -9,12 +9,14 @@ import { history } from "../data/schema";
 import type { Actor, AnyAct } from "./act";
 import { fromLetter, mayWrite } from "./deeds/address-acts";
 import { changeSlip, changeTask } from "./deeds/field-acts";
+import { askBackAct, doubtAct, handBackAct, handOverAct, keepPosted, takeOnAct } from "./deeds/hand-acts";
 import { join, splitAct } from "./deeds/join-acts";
 import { sendAgain, write } from "./deeds/letter-acts";
 import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
 import { comment, make } from "./deeds/task-acts";
 import { undoAct } from "./deeds/undo-act";
 import { keepTakenBack } from "./taken-back";
+import { tellPeople } from "./tell-people";
 import { tellScreens } from "./tell-screens";
 import { writeRows } from "./write-rows";
 
@@ -29,6 +31,12 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   "add slip": add,
   "make task": make,
   "change task": changeTask,
+  "hand over": handOverAct,
+  "take on": takeOnAct,
+  "hand back": handBackAct,
+  "ask back": askBackAct,
+  doubt: doubtAct,
+  "keep posted": keepPosted,
   comment,
   write,
   "send again": sendAgain,
@@ -99,6 +107,7 @@ export async function perform(
         undoes: outcome.undoes ?? null,
         key: fullKey,
       });
+      await tellPeople(tx, actor, { entryId, changes, undoes: outcome.undoes ?? null });
       return { ok: true as const, entryId, made: await referencesOf(tx, outcome.made ?? []), about: outcome.about };
     });
     tellScreens();

@@ -2,7 +2,7 @@ import { eq, getTableColumns } from "drizzle-orm";
 import type { PgTable } from "drizzle-orm/pg-core";
 import type { Change, Changeable, RowValues, Write } from "../core/tasks/outcome";
 import type { Database } from "../data/engine/database";
-import { comment, conversation, letter, slip, task, thread, workstream } from "../data/schema";
+import { comment, conversation, letter, posted, slip, task, thread, workstream } from "../data/schema";
 import { outgoing } from "../data/schema-post";
 
 const TABLES = {
@@ -14,10 +14,14 @@ const TABLES = {
   letter,
   thread,
   workstream,
+  posted,
 } as const satisfies Record<Changeable, PgTable>;
 
 /** Columns that no act writes: kept by the database, or too large and never changed. */
 const DERIVED = new Set(["search", "text", "parts", "files", "to", "cc"]);
+
+/** Kept by the house itself as words come in, for any row. */
+const KEPT = new Set(["search", "heardAt"]);
 
 /** The column by which a row is known. */
 function keyOf(row: Changeable) {
@@ -48,7 +52,7 @@ export async function rowAsValues(db: Database, row: Changeable, id: string): Pr
     .where(eq(keyOf(row), id))
     .for("update");
   if (!found) return null;
-  const isDerived = (name: string) => DERIVED.has(name) && (row === "letter" || name === "search");
+  const isDerived = (name: string) => KEPT.has(name) || (row === "letter" && DERIVED.has(name));
   const entries = Object.entries(found).filter(([name]) => name !== "id" && !isDerived(name));
   return Object.fromEntries(
     entries.map(([name, value]) => [name, value instanceof Date ? value.toISOString() : (value as RowValues[string])]),

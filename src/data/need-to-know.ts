@@ -22,12 +22,17 @@ export function maySeeConversation(viewer: Viewer): SQL {
       where vl.conversation_id = c.id and (vw.owner_id is null or vw.owner_id = ${viewer.personId}))
     or (c.is_shared and c.project_id is not null)
     or exists (select 1 from task vt where vt.conversation_id = c.id
-      and (vt.owner_id = ${viewer.personId} or vt.created_by = ${viewer.personId} or ${openProject(viewer, sql`vt.project_id`)}))))`;
+      and (vt.owner_id = ${viewer.personId} or vt.created_by = ${viewer.personId} or ${openProject(viewer, sql`vt.project_id`)} or ${isInChain(viewer, sql`vt`)}))))`;
 }
 
-/** Tasks a viewer may see, `t` being the task: their own, and all of projects open to them. */
+/** A task that has gone through the viewer's hands, `task` being its name in the query. */
+function isInChain(viewer: Viewer, task: SQL): SQL {
+  return sql`(${task}.chain <> '[]'::jsonb and (${task}.chain @> ${JSON.stringify([{ by: viewer.personId }])}::jsonb or ${task}.chain @> ${JSON.stringify([{ to: viewer.personId }])}::jsonb))`;
+}
+
+/** Tasks a viewer may see, `t` being the task: their own, those that went through their hands, and all of projects open to them. */
 export function maySeeTask(viewer: Viewer): SQL {
-  return sql`(t.owner_id = ${viewer.personId} or t.created_by = ${viewer.personId} or ${openProject(viewer, sql`t.project_id`)})`;
+  return sql`(t.owner_id = ${viewer.personId} or t.created_by = ${viewer.personId} or ${openProject(viewer, sql`t.project_id`)} or ${isInChain(viewer, sql`t`)})`;
 }
 
 /** Projects a viewer may see, `p` being the project. */

@@ -57,6 +57,8 @@ export const outgoing = pgTable(
     maybeTwice: boolean("maybe_twice").notNull(),
     sentAt: instant("sent_at"),
     letterId: uuid("letter_id").references(() => letter.id),
+    /** It asks once more for what is owed. */
+    isChase: boolean("is_chase").notNull().default(false),
   },
   (t) => [
     index("outgoing_next").on(t.state, t.nextTry),

@@ -19,9 +19,12 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { ChangeKind } from "../core/following/item";
+import type { Happening, Loudness, Why } from "../core/hearing/heard";
 import type { Bounce, LetterFile, PassedOn, TextPart } from "../core/letters/letter";
 import type { Envelope, MayWrite, RemotePlace } from "../core/letters/ways";
+import type { Chain } from "../core/tasks/chain";
 import type { Change } from "../core/tasks/outcome";
+import type { CommentKind } from "../core/tasks/task";
 import { user } from "./schema-sign-in";
 
 const instant = (name: string) => timestamp(name, { withTimezone: true });
@@ -315,6 +318,14 @@ export const task = pgTable(
     kind: text("kind").$type<"ask" | "question" | "promise" | "trouble">(),
     /** The letter of ours that it was kept with, until that has gone out and is `letterId`. */
     outgoingId: uuid("outgoing_id"),
+    /** Who gave it to whom, and what they answered. */
+    chain: jsonb("chain").$type<Chain>().notNull().default([]),
+    /** Tasks that ask several people for the same thing bear the same id here. */
+    togetherId: uuid("together_id"),
+    /** Why it may not make its date; null as long as nobody doubts it. */
+    doubt: text("doubt"),
+    /** The last word from whoever has it: silence counts from here. */
+    heardAt: instant("heard_at").notNull().defaultNow(),
     createdAt: instant("created_at").notNull(),
     createdBy: uuid("created_by")
       .notNull()
@@ -338,6 +349,11 @@ export const task = pgTable(
     index("task_project").on(t.projectId),
     index("task_theirs").on(t.theirsId),
     index("task_search").using("gin", t.search),
+    // What is waited for, the longest silence first.
+    index("task_waited")
+      .on(t.heardAt, t.number)
+      .where(sql`state in ('to begin', 'under way') and (side = 'theirs' or chain <> '[]'::jsonb)`),
+    index("task_together").on(t.togetherId),
     check("task_side", sql`(${t.side} = 'ours' and ${t.theirsId} is null) or ${t.side} = 'theirs'`),
   ],
 );
@@ -353,9 +369,53 @@ export const comment = pgTable(
       .notNull()
       .references(() => person.id),
     text: text("text").notNull(),
+    /** A note, a call that was made, or what an owner asks back. */
+    kind: text("kind").$type<CommentKind>().notNull().default("note"),
     at: instant("at").notNull(),
   },
   (t) => [index("comment_task").on(t.taskId, t.at)],
+);
+
+/** Somebody who hears of a task without owning it or having given it; or who does not want to hear of it. */
+export const posted = pgTable(
+  "posted",
+  {
+    id: uuid("id").primaryKey(),
+    taskId: uuid("task_id")
+      .notNull()
+      .references(() => task.id, { onDelete: "cascade" }),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    hears: boolean("hears").notNull(),
+  },
+  (t) => [uniqueIndex("posted_task").on(t.taskId, t.personId)],
+);
+
+/** What somebody is told of a task, and why: once for each entry of the history. */
+export const notice = pgTable(
+  "notice",
+  {
+    id: uuid("id").primaryKey(),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    taskId: uuid("task_id")
+      .notNull()
+      .references(() => task.id, { onDelete: "cascade" }),
+    /** The history's entry that it tells of. */
+    entryId: uuid("entry_id").notNull(),
+    what: text("what").$type<Happening>().notNull(),
+    why: text("why").$type<Why>().notNull(),
+    loudness: text("loudness").$type<Loudness>().notNull(),
+    at: instant("at").notNull(),
+    seenAt: instant("seen_at"),
+  },
+  (t) => [
+    uniqueIndex("notice_once").on(t.entryId, t.taskId, t.personId),
+    index("notice_person").on(t.personId, t.seenAt, t.at),
+    index("notice_task").on(t.taskId),
+  ],
 );
 
 /** What happened: append-only. One entry an act, with every row it changed, before and after. */

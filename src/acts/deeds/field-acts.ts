@@ -59,6 +59,7 @@ async function factsOf(
     isOpen: found.isOpen,
     now: found.columns,
     lastChangedBy: await lastChangedBy(db, rowId, found.about[0]!),
+    actorId: actor.personId,
     say: sayWith(names),
   };
 }

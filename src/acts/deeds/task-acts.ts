@@ -1,9 +1,11 @@
 import { z } from "zod";
+import { answeredBy } from "../../core/tasks/decisions/hand-over";
 import { makeTask } from "../../core/tasks/decisions/make-task";
 import { invalid } from "../../core/tasks/outcome";
 import { define } from "../act";
-import { areKnown, takeIds, takeNumbers, taskColumns } from "../facts";
+import { areKnown, takeIds, takeNumbers } from "../facts";
 import { due, id, priority, text } from "../inputs";
+import { handFacts } from "./hand-acts";
 
 /** Longest note on a task. */
 const LONGEST_COMMENT = 10_000;
@@ -36,8 +38,8 @@ export const comment = define({
   name: "comment",
   input: z.object({ taskId: id, text }),
   async load(db, actor, input) {
-    const task = await taskColumns(db, actor, input.taskId);
-    return task && { id: takeIds(1)[0]! };
+    const task = await handFacts(db, actor, input.taskId);
+    return task && { task, id: takeIds(1)[0]! };
   },
   decide(facts, input, now, actor) {
     const words = input.text.trim();
@@ -56,6 +58,7 @@ export const comment = define({
           isNew: true,
           values: { taskId: input.taskId, personId: actor.personId, text: words, at: now },
         },
+        ...answeredBy(facts.task, now),
       ],
     };
   },

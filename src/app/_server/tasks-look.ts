@@ -2,7 +2,7 @@ import { z } from "zod";
 import type { TasksLook } from "@/data/queries/tasks";
 
 const look = z.object({
-  whose: z.enum(["everyone", "mine", "nobody", "theirs"]).catch("everyone"),
+  whose: z.enum(["everyone", "mine", "to me", "by me", "nobody", "theirs"]).catch("everyone"),
   personId: z.uuid().nullable().catch(null),
   projectId: z.uuid().nullable().catch(null),
   show: z.enum(["open", "done"]).catch("open"),

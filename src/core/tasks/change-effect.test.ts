@@ -38,7 +38,7 @@ const CASES = CHANGES.flatMap((change) =>
           const effect = effectOfChange(change, { side, state }, owner, due !== null);
           const writes = changeByLetter(
             slip(owner, due),
-            { change, quote: "the words", task: { id: "t", side, state } },
+            { change, quote: "the words", task: { id: "t", side, state, holding: { ownerId: "suki", chain: [] } } },
             { commentId: "n", actorId: "ines", now: NOW },
           );
           return { change, side, state, owner, due, effect, writes };

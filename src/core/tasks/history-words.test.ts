@@ -14,12 +14,12 @@ const changed = (before: RowValues | null, after: RowValues | null): Change[] =>
   { row: "task", id: "t", before, after },
 ];
 const say = (act: string, before: RowValues | null, after: RowValues | null) =>
-  historyWords(act, changed(before, after), "t", nameOf);
+  historyWords(act, changed(before, after), "t", nameOf, "ines");
 
 test("what happened to a task is one line in words, each kind of change once", () => {
   expect(say("change task", { title: "Old" }, { title: "New" })).toBe("changed the title from “Old” to “New”");
   expect(say("change task", { ownerId: "suki", theirsId: null }, { ownerId: "kofi", theirsId: null })).toBe(
-    "gave it to Kofi Brandt",
+    "took it from Suki Aldane and gave it to Kofi Brandt",
   );
   expect(say("change task", { ownerId: "suki", theirsId: null }, { ownerId: null, theirsId: null })).toBe(
     "took it from Suki Aldane: nobody has it",
@@ -52,7 +52,7 @@ test("what happened to a task is one line in words, each kind of change once", (
 });
 
 test("no act is without words", () => {
-  for (const act of ACT_NAMES) expect(historyWords(act, [], "t", nameOf).length).toBeGreaterThan(3);
+  for (const act of ACT_NAMES) expect(historyWords(act, [], "t", nameOf, "ines").length).toBeGreaterThan(3);
 });
 
 test("every refusal says what was kept or what to do", () => {

@@ -12,6 +12,12 @@ export const ACT_NAMES = [
   "add slip",
   "make task",
   "change task",
+  "hand over",
+  "take on",
+  "hand back",
+  "ask back",
+  "doubt",
+  "keep posted",
   "comment",
   "write",
   "send again",
@@ -33,17 +39,39 @@ function sayDue(values: RowValues | null): string {
   return `${sayDay(day, day)}${typeof values?.dueTime === "string" ? `, ${values.dueTime}` : ""}`;
 }
 
-function fieldWords(change: Change, nameOf: (id: string) => string | null): string[] {
+function lastLink(values: RowValues): Readonly<Record<string, string>> | null {
+  const last = Array.isArray(values.chain) ? values.chain.at(-1) : null;
+  return typeof last === "object" ? last : null;
+}
+
+/** How a task changed hands. `by` is who did it. */
+function ownerWords(before: RowValues, after: RowValues, nameOf: (id: string) => string | null, by: string): string {
+  const name = (id: unknown) => nameOf(String(id)) ?? "somebody";
+  const link = lastLink(after);
+  if (!after.ownerId && link?.answer === "declined") return `handed it back: ${quoted(link.reason)}`;
+  if (!after.ownerId) return `took it from ${name(before.ownerId)}: nobody has it`;
+  if (after.ownerId === by) return before.ownerId ? `took it from ${name(before.ownerId)}` : "took it";
+  const note = link?.to === after.ownerId && link.note ? `: ${quoted(link.note)}` : "";
+  if (before.ownerId === by) return `passed it to ${name(after.ownerId)}${note}`;
+  return before.ownerId
+    ? `took it from ${name(before.ownerId)} and gave it to ${name(after.ownerId)}${note}`
+    : `handed it to ${name(after.ownerId)}${note}`;
+}
+
+function fieldWords(change: Change, nameOf: (id: string) => string | null, by: string): string[] {
   const { before, after } = change;
   const words: string[] = [];
   if (!after || !before) return words;
   if ("title" in after) words.push(`changed the title from ${quoted(before.title)} to ${quoted(after.title)}`);
-  if ("ownerId" in after && after.ownerId !== before.ownerId)
-    words.push(
-      after.ownerId
-        ? `gave it to ${nameOf(String(after.ownerId)) ?? "somebody"}`
-        : `took it from ${nameOf(String(before.ownerId)) ?? "its owner"}: nobody has it`,
-    );
+  if ("ownerId" in after && after.ownerId !== before.ownerId) words.push(ownerWords(before, after, nameOf, by));
+  else if (Array.isArray(after.chain)) {
+    const [was, is] = [lastLink(before), lastLink(after)];
+    if (is && is.question !== "" && is.question !== was?.question) words.push(`asked: ${quoted(is.question)}`);
+    else if (was && was.question !== "" && is?.question === "" && by !== is.to) words.push("answered");
+    if (was?.answer === "needs-action" && is?.answer === "accepted") words.push("took it on");
+  }
+  if ("doubt" in after)
+    words.push(after.doubt ? `is in doubt: ${quoted(after.doubt)}` : "is no longer in doubt about it");
   if ("theirsId" in after && after.theirsId !== before.theirsId)
     words.push(
       after.theirsId
@@ -74,22 +102,23 @@ function fieldWords(change: Change, nameOf: (id: string) => string | null): stri
 
 /**
  * One line of "what happened" about the row `id`, without the name of who did it: "finished it", "moved the due date from
- * Wed 25 Nov to Fri 27 Nov". `nameOf` says the name of a person or project by id.
+ * Wed 25 Nov to Fri 27 Nov". `nameOf` says the name of a person or project by id; `by` is the id of who did it.
  */
 export function historyWords(
   act: string,
   changes: readonly Change[],
   id: string,
   nameOf: (id: string) => string | null,
+  by: string,
 ): string {
   const own = changes.filter((change) => change.id === id);
   if (act === "undo") {
     const made = own.find((change) => change.before === null);
-    const fields = own.flatMap((change) => fieldWords(change, nameOf));
+    const fields = own.flatMap((change) => fieldWords(change, nameOf, by));
     return made ? "made it again" : fields.length > 0 ? `undid a change: ${fields.join(", ")}` : "undid a comment";
   }
   if (act === "keep" && !own.some((change) => change.before === null)) {
-    const fields = own.flatMap((change) => fieldWords(change, nameOf));
+    const fields = own.flatMap((change) => fieldWords(change, nameOf, by));
     return fields.length > 0 ? `${fields.join(", ")}, as a letter says` : "noted what a letter says";
   }
   if (act === "keep") {
@@ -104,6 +133,16 @@ export function historyWords(
   }
   if (act === "make from letter") return "made it by a letter to its workstream’s address";
   if (act === "make task") return "made it by hand";
+  if (act === "keep posted") {
+    const change = changes.find((one) => one.row === "posted");
+    const who = nameOf(String(change?.after?.personId ?? change?.before?.personId)) ?? "somebody";
+    const hears = change?.after?.hears;
+    return hears
+      ? `keeps ${who} posted`
+      : hears === false
+        ? `${who} does not want to hear of it`
+        : `${who} hears as usual`;
+  }
   if (act === "comment") return "wrote a note";
   if (act === "may write") {
     const rule = own.find((change) => change.after !== null)?.after?.mayWrite;
@@ -122,6 +161,6 @@ export function historyWords(
     const isMade = own.some((change) => change.row === "task" && change.before === null);
     return isMade ? `kept it with a letter to ${whom}` : `wrote to ${whom}${done}`;
   }
-  const fields = own.flatMap((change) => fieldWords(change, nameOf));
+  const fields = own.flatMap((change) => fieldWords(change, nameOf, by));
   return fields.length > 0 ? fields.join(", ") : act;
 }

@@ -8,6 +8,7 @@ export const CHANGEABLE = [
   "letter",
   "thread",
   "workstream",
+  "posted",
 ] as const;
 export type Changeable = (typeof CHANGEABLE)[number];
 

@@ -1,4 +1,5 @@
 import type { Priority, SlipKind } from "../reading/slip";
+import { type Holding, handedOn } from "./chain";
 import type { RowValues, Write } from "./outcome";
 import { fruitOf } from "./reference";
 import type { Due, Owner } from "./task";
@@ -13,6 +14,11 @@ export function ownerColumns(owner: Owner): RowValues {
   return owner.side === "ours"
     ? { ownerId: owner.personId, theirsId: null }
     : { ownerId: null, theirsId: owner.correspondentId };
+}
+
+/** The columns that say who has it, and through whom. */
+export function holdingColumns({ ownerId, chain }: Holding): RowValues {
+  return { ownerId, chain: chain.map((link) => ({ ...link })) };
 }
 
 /** What a new task is made of; what is left out it does not have. */
@@ -31,10 +37,15 @@ export interface TaskMaking {
   readonly end?: number | null;
   readonly kind?: SlipKind | null;
   readonly outgoingId?: string | null;
+  /** What goes along to its owner. */
+  readonly note?: string;
   readonly actorId: string;
 }
 
-/** The write that makes a task. A wait has somebody here who waits: whoever makes it. */
+/**
+ * The write that makes a task. A wait has somebody here who waits: whoever makes it. Made for a colleague, it is handed over
+ * by whoever makes it.
+ */
 export function newTask(making: TaskMaking, now: string): Write {
   const { id, number, title, owner, due, priority, projectId, actorId } = making;
   return {
@@ -47,7 +58,11 @@ export function newTask(making: TaskMaking, now: string): Write {
       title,
       side: owner.side,
       ...ownerColumns(owner),
-      ...(owner.side === "theirs" ? { ownerId: actorId } : {}),
+      ...(owner.side === "theirs"
+        ? { ownerId: actorId }
+        : owner.personId
+          ? holdingColumns(handedOn({ ownerId: null, chain: [] }, actorId, owner.personId, now, making.note ?? ""))
+          : {}),
       ...dueColumns(due),
       priority,
       state: "to begin",

@@ -1,10 +1,14 @@
 import type { ChangeKind } from "../following/item";
 import type { Priority, SlipKind } from "../reading/slip";
 import type { Day } from "../time/day";
+import type { Holding } from "./chain";
 
 /** The four states, the same everywhere (iCalendar NEEDS-ACTION, IN-PROCESS, COMPLETED, CANCELLED; RFC 5545 section 3.8.1.11). */
 export const TASK_STATES = ["to begin", "under way", "done", "called off"] as const;
 export type TaskState = (typeof TASK_STATES)[number];
+
+/** What a comment is: a note, a call that was made about a wait, or a question of the owner to who gave the task. */
+export type CommentKind = "note" | "call" | "question";
 
 /** A due: a day, perhaps a time, and the zone both are meant in. */
 export interface Due {
@@ -35,7 +39,7 @@ export interface ChangedTask {
 export interface SlipChange {
   readonly change: ChangeKind;
   readonly quote: string;
-  readonly task: ChangedTask & { readonly id: string };
+  readonly task: ChangedTask & { readonly id: string; readonly holding: Holding };
 }
 
 /** A slip as decisions see it. */

@@ -1,9 +1,11 @@
 import type { ChangeKind } from "../following/item";
+import type { Happening, Loudness, Why } from "../hearing/heard";
 import type { LetterFile, PassedOn, TextPart } from "../letters/letter";
 import type { OutgoingState } from "../letters/outgoing";
 import type { MayWrite } from "../letters/ways";
 import type { Priority, SlipKind } from "../reading/slip";
-import type { ChangedTask, TaskState } from "../tasks/task";
+import type { Chain } from "../tasks/chain";
+import type { ChangedTask, CommentKind, TaskState } from "../tasks/task";
 import type { Day } from "../time/day";
 
 // What screens are told: plain values, as they travel through JSON. Instants are milliseconds since 1970 UTC.
@@ -59,6 +61,11 @@ export interface CountsView {
   readonly sort: number;
   readonly tasks: number;
   readonly late: number;
+  /** What is waited for, and how much of it is over its date. */
+  readonly waiting: number;
+  readonly over: number;
+  /** Notices not seen yet. */
+  readonly fresh: number;
 }
 
 /** A slip as it is shown; the owner is of the team, outside, or not known yet. */
@@ -230,6 +237,10 @@ export interface TaskRow {
   readonly trouble: string | null;
   readonly finishedAt: number | null;
   readonly createdAt: number;
+  /** Who gave it to whom, with what they answered; empty where nobody gave it. */
+  readonly chain: Chain;
+  /** Why it may not make its date. */
+  readonly doubt: string | null;
 }
 
 /** A task that a conversation may belong to, and why it is offered. */
@@ -293,7 +304,23 @@ export interface TaskSheet {
     readonly id: string;
     readonly by: PersonView;
     readonly text: string;
+    readonly kind: CommentKind;
     readonly at: number;
+  }[];
+  /** Who hears of it, why, and how loudly. */
+  readonly hears: readonly {
+    readonly personId: string;
+    readonly why: Why;
+    readonly loudness: Loudness | "not";
+  }[];
+  /** Whether the viewer is told something of it that they have not seen. */
+  readonly hasNews: boolean;
+  /** Tasks that ask others for the same thing. */
+  readonly together: readonly {
+    readonly slug: string;
+    readonly reference: string;
+    readonly owner: string | null;
+    readonly state: TaskState;
   }[];
   readonly happened: readonly HappenedView[];
   readonly conversationId: string | null;
@@ -329,6 +356,36 @@ export interface FoundView {
     readonly firm: string | null;
     readonly isTeam: boolean;
   }[];
+}
+
+/** What somebody is told, the newest first. */
+export interface NoticesView {
+  /** How many they have not seen yet. */
+  readonly fresh: number;
+  readonly notices: readonly {
+    readonly id: string;
+    readonly slug: string;
+    readonly reference: string;
+    readonly title: string;
+    readonly what: Happening;
+    readonly why: Why;
+    readonly loudness: Loudness;
+    /** Who did it: of the team, or whoever wrote the letter. */
+    readonly by: { readonly name: string; readonly initials: string; readonly isTeam: boolean };
+    readonly words: string;
+    readonly at: number;
+    readonly isFresh: boolean;
+  }[];
+}
+
+/** What each of the team has on hand, to see before something is given to them. */
+export interface LoadView {
+  readonly personId: string;
+  /** Open tasks due up to the day that was asked about, and how many of them are late. */
+  readonly dueBy: number;
+  readonly late: number;
+  /** All of their open tasks. */
+  readonly all: number;
 }
 
 /** Somebody outside, and every letter to and from them. */

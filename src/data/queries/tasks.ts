@@ -1,9 +1,11 @@
 import { type SQL, sql } from "drizzle-orm";
+import { hearersOf } from "../../core/hearing/who-hears";
 import type { PassedOn, TextPart } from "../../core/letters/letter";
 import type { MayWrite } from "../../core/letters/ways";
 import { taskAddress } from "../../core/sorting/addresses";
 import { historyWords } from "../../core/tasks/history-words";
 import type { Change } from "../../core/tasks/outcome";
+import type { CommentKind } from "../../core/tasks/task";
 import type { Day } from "../../core/time/day";
 import {
   type CountsView,
@@ -18,6 +20,7 @@ import {
 import type { Database } from "../engine/database";
 import { maySeeConversation, maySeeProject, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
+import { freshNotices, hasFreshNotice } from "./notices";
 import { outgoingOfTask } from "./outgoing";
 import { correspondentsById, team } from "./people";
 import { sortCount } from "./sort";
@@ -25,9 +28,9 @@ import { sortCount } from "./sort";
 /** Rows of one page of Tasks. */
 const PAGE = 80;
 
-/** What a list of tasks shows. `whose`: everyone's, the viewer's, nobody's, or what others owe us. */
+/** What a list of tasks shows. `whose`: everyone's, the viewer's, those given to them or by them, nobody's, or what others owe us. */
 export interface TasksLook {
-  readonly whose: "everyone" | "mine" | "nobody" | "theirs";
+  readonly whose: "everyone" | "mine" | "to me" | "by me" | "nobody" | "theirs";
   /** One person alone, of the team or outside: what they own, or owe us. */
   readonly personId?: string | null;
   readonly projectId: string | null;
@@ -52,7 +55,7 @@ const columns = (
   t.priority, t.state, t.project_id as "projectId", (select p.name from project p where p.id = t.project_id and ${maySeeProject(viewer)}) as project, t.workstream_id as "workstreamId", t.kind,
   (select coalesce(nullif(l.from_name, ''), l.from_address) from letter l where l.id = t.letter_id) as writer,
   (select s.title from slip s join letter bl on bl.id = s.letter_id where s.conversation_id = t.conversation_id and s.kind = 'trouble' and s.state = 'proposed' and bl.bounce is not null order by s.id desc limit 1) as trouble,
-  t.finished_at as "finishedAt", t.created_at as "createdAt"`;
+  t.finished_at as "finishedAt", t.created_at as "createdAt", t.chain, t.doubt`;
 
 async function taskRows(db: Database, rows: readonly Row[]): Promise<TaskRow[]> {
   const people = new Map((await team(db)).map((person) => [person.id, person]));
@@ -76,6 +79,8 @@ function lookOf(look: TasksLook, viewer: Viewer): SQL {
   const whose = {
     everyone: sql`true`,
     mine: sql`t.owner_id = ${viewer.personId} and t.side = 'ours'`,
+    "to me": sql`t.owner_id = ${viewer.personId} and t.chain <> '[]'::jsonb and t.side = 'ours'`,
+    "by me": sql`t.chain @> ${JSON.stringify([{ by: viewer.personId }])}::jsonb`,
     nobody: sql`t.owner_id is null and t.side = 'ours'`,
     theirs: sql`t.side = 'theirs'`,
   }[look.whose];
@@ -142,6 +147,9 @@ export async function tasksFigures(db: Database, viewer: Viewer, look: TasksLook
   };
 }
 
+/** What is waited for: something owed by somebody outside, or handed over to a colleague. The same words as in the index. */
+export const IS_WAITED = sql`(side = 'theirs' or chain <> '[]'::jsonb)`;
+
 /** The figures beside the stations. */
 export async function stationCounts(db: Database, viewer: Viewer, today: Day): Promise<CountsView> {
   const open = lookOf({ whose: "everyone", projectId: null, show: "open" }, viewer);
@@ -149,6 +157,9 @@ export async function stationCounts(db: Database, viewer: Viewer, today: Day): P
     sort: await sortCount(db, viewer),
     tasks: await counted(db, open),
     late: await counted(db, sql`${DUE_DAY} < ${today}::date and ${open}`),
+    waiting: await counted(db, sql`${IS_WAITED} and ${open}`),
+    over: await counted(db, sql`${DUE_DAY} < ${today}::date and ${IS_WAITED} and ${open}`),
+    fresh: await freshNotices(db, viewer),
   };
 }
 
@@ -197,12 +208,31 @@ async function happenedTo(
             seq: Number(row.seq),
             at: millis(row.at),
             by,
-            words: historyWords(row.act, row.changes, id, nameOf),
+            words: historyWords(row.act, row.changes, id, nameOf, row.personId),
             isUndone: row.isUndone,
           },
         ]
       : [];
   });
+}
+
+/** Who hears of a task, and why. */
+async function hearers(db: Database, taskId: string, task: TaskRow): Promise<TaskSheet["hears"]> {
+  const said = await rowsOf<{ personId: string; hears: boolean }>(
+    db,
+    sql`select person_id as "personId", hears from posted where task_id = ${taskId}`,
+  );
+  const ids = (hears: boolean) => said.filter((one) => one.hears === hears).map((one) => one.personId);
+  return hearersOf({ ownerId: task.owner?.id ?? null, chain: task.chain }, ids(true), ids(false));
+}
+
+/** Tasks that ask others for the same thing, as far as the viewer may see them. */
+function togetherWith(db: Database, viewer: Viewer, taskId: string): Promise<TaskSheet["together"]> {
+  return rowsOf<TaskSheet["together"][number]>(
+    db,
+    sql`select t.fruit || '-' || t.number as slug, t.fruit || ' ' || t.number as reference, (select name from person where id = t.owner_id) as owner, t.state
+      from task t join task o on o.id = ${taskId} where t.together_id = o.together_id and t.id <> o.id and ${maySeeTask(viewer)} order by t.number`,
+  );
 }
 
 /** How a letter begins, without what it quotes. */
@@ -271,9 +301,15 @@ export async function taskSheet(
       )
     : [];
   const own = letters.find((letter) => letter.id === letterId) ?? null;
-  const comments = await rowsOf<{ id: string; personId: string; text: string; at: InstantText }>(
+  const comments = await rowsOf<{
+    id: string;
+    personId: string;
+    text: string;
+    kind: CommentKind;
+    at: InstantText;
+  }>(
     db,
-    sql`select id, person_id as "personId", text, at from comment where task_id = ${row.id} order by at desc limit 200`,
+    sql`select id, person_id as "personId", text, kind, at from comment where task_id = ${row.id} order by at desc limit 200`,
   );
   return {
     task: task!,
@@ -293,8 +329,11 @@ export async function taskSheet(
     files: letters.flatMap((letter) => letter.files.map((file) => ({ ...file, letterId: letter.id }))),
     comments: comments.flatMap((comment) => {
       const by = people.get(comment.personId);
-      return by ? [{ id: comment.id, by, text: comment.text, at: millis(comment.at) }] : [];
+      return by ? [{ id: comment.id, by, text: comment.text, kind: comment.kind, at: millis(comment.at) }] : [];
     }),
+    hears: await hearers(db, row.id, task!),
+    hasNews: await hasFreshNotice(db, viewer, row.id),
+    together: await togetherWith(db, viewer, row.id),
     happened: await happenedTo(db, viewer, row.id, people),
     conversationId: letters.length > 0 ? conversationId : null,
     outgoing: await outgoingOfTask(db, taskPart.id),

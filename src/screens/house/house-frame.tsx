@@ -10,22 +10,33 @@ import { ask } from "../parts/client";
 import { HouseProvider, LiveScreens } from "../parts/house";
 import { SaysProvider } from "../parts/says";
 import { MyMenu } from "./my-menu";
+import { Notices } from "./notices";
 
 function figure(count: number): string {
   return count > MOST_COUNTED ? `${MOST_COUNTED}+` : String(count);
 }
 
-/** The line of stations: the work in its order, each with how much is in it. */
-function Stations({ first }: { first: CountsView }) {
-  const path = usePathname();
-  const { data: counts } = useQuery({
+function useCounts(first: CountsView): CountsView {
+  return useQuery({
     queryKey: ["counts"],
     queryFn: () => ask<CountsView>("/api/counts"),
     initialData: first,
-  });
+  }).data;
+}
+
+/** What one should hear, beside the line of stations. */
+function NewsOf({ first }: { first: CountsView }) {
+  return <Notices counts={useCounts(first)} />;
+}
+
+/** The line of stations: the work in its order, each with how much is in it. */
+function Stations({ first }: { first: CountsView }) {
+  const path = usePathname();
+  const counts = useCounts(first);
   const stations = [
     { href: "/sort", name: "Sort", count: counts.sort, late: 0 },
     { href: "/tasks", name: "Tasks", count: counts.tasks, late: counts.late },
+    { href: "/waiting", name: "Waiting", count: counts.waiting, late: counts.over },
   ];
   return (
     <nav aria-label="Stations" className="flex items-start">
@@ -68,6 +79,7 @@ export function HouseFrame({ house, counts, children }: { house: HouseView; coun
               <Stations first={counts} />
               <div className="ml-auto flex items-center gap-3 pt-[11px]">
                 <FindBox />
+                <NewsOf first={counts} />
                 <MyMenu />
               </div>
             </header>

@@ -49,6 +49,8 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
       ["C", "a note"],
       ["L", "open the letter"],
       ["W", "write a letter"],
+      ["H", "hand over, or pass on"],
+      ["K B Q", "given to you: take on, hand back, ask"],
       ["U", "undo"],
     ],
   ],

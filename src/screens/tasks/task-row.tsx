@@ -8,6 +8,7 @@ import { useHouse, useToday } from "../parts/house";
 import { PersonLabel, PriorityRule, StateSign } from "../parts/marks";
 import { OwnerWord, PriorityWord, StateWord } from "../words/picks";
 import { DueWord } from "../words/text-words";
+import { answerWords } from "./chain-line";
 import type { GroupedRow } from "./day-groups";
 
 /** The fields that can be changed in a row of the list. */
@@ -30,6 +31,22 @@ export function originOf(task: TaskRow): string {
   return `from ${first}’s letter`;
 }
 
+/** By whom a task was given to its owner: whose work it is, is told apart in every row. */
+function givenWords(task: TaskRow, nameOf: (id: string) => string): string {
+  const last = task.chain.at(-1);
+  return last && task.owner?.id === last.to ? `${nameOf(last.by)} gave it` : "";
+}
+
+/** What stands below the state: why it is so. */
+function belowState(task: TaskRow, isLate: boolean, nameOf: (id: string) => string): string {
+  const last = task.chain.at(-1);
+  if (task.theirs) return "owed to us";
+  if (task.doubt) return task.doubt;
+  if (!task.owner && last?.answer === "declined") return `${nameOf(last.to)}: “${last.reason}”`;
+  if (last?.question) return `“${last.question}”`;
+  return isLate ? task.state : "";
+}
+
 /** A task in the list: picked as a whole, its owner, due, priority and state changed in place. */
 export const TaskRowView = memo(function TaskRowView({
   row,
@@ -43,15 +60,28 @@ export const TaskRowView = memo(function TaskRowView({
   acts: RowActs;
 }) {
   const { task } = row;
-  const { me } = useHouse();
+  const { me, team } = useHouse();
   const { now, today } = useToday();
   const isOpen = task.state === "to begin" || task.state === "under way";
   const lateness = isOpen && task.due ? sayLateness(task.due.day, today) : null;
   const who = task.theirs ?? task.owner;
-  const note = [task.project ?? "no project", originOf(task)].filter(Boolean).join(" · ");
+  const nameOf = (id: string) =>
+    id === me.id ? "you" : (team.find((one) => one.id === id)?.name.split(" ")[0] ?? "somebody");
+  const note = [task.project ?? "no project", givenWords(task, nameOf), originOf(task)].filter(Boolean).join(" · ");
+  const answer = task.theirs ? null : answerWords(task);
   const stateWords =
-    lateness ?? (task.state === "done" && task.finishedAt ? `done ${sayMoment(task.finishedAt, now)}` : task.state);
-  const stateColour = lateness ? "text-late" : task.state === "under way" || task.state === "done" ? "text-going" : "";
+    lateness ??
+    (task.doubt && isOpen ? "in doubt" : null) ??
+    answer?.words ??
+    (task.state === "done" && task.finishedAt ? `done ${sayMoment(task.finishedAt, now)}` : task.state);
+  const stateColour =
+    lateness || (task.doubt && isOpen)
+      ? "text-late"
+      : answer?.look === "act"
+        ? "text-act"
+        : task.state === "under way" || task.state === "done" || answer?.look === "going"
+          ? "text-going"
+          : "";
   const word = (field: RowField) => ({
     isOpen: editing === field,
     onOpen: (opens: boolean) => acts.onEdit(task.slug, opens ? field : null),
@@ -132,7 +162,7 @@ export const TaskRowView = memo(function TaskRowView({
             </span>
           </span>
           <span className="block pl-[21px] text-[12px] leading-[15px] text-soft">
-            {task.theirs ? "owed to us" : lateness ? task.state : ""}
+            <span className="block truncate">{belowState(task, lateness !== null, nameOf)}</span>
           </span>
         </span>
         <span

@@ -3,6 +3,7 @@
 import Link from "next/link";
 import { type ReactNode, useState } from "react";
 import type { MayWrite } from "../../core/letters/ways";
+import { handedBackIn, linkToOwner } from "../../core/tasks/chain";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { sayDistance, sayLateness, sayMoment, sayMomentFully } from "../../core/time/say-day";
 import type { CorrespondentView, TaskSheet } from "../../core/views/views";
@@ -14,6 +15,8 @@ import { useDraft } from "../parts/use-draft";
 import { OwnerWord, PriorityWord, ProjectWord, StateWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
 import { OnTheirWay } from "../write/on-its-way";
+import { answerWords, ChainLine } from "./chain-line";
+import { WhoHears } from "./who-hears";
 
 export type TaskField = FieldChange["field"];
 
@@ -27,6 +30,10 @@ interface SheetProps {
   readonly acts: ReactNode;
   /** The letter being written from here, where there is one. */
   readonly writing: ReactNode;
+  /** Handing it over, or what its owner answers to that, where it is being done. */
+  readonly handing: ReactNode;
+  readonly onDoubt: () => void;
+  readonly onPosted: (personId: string, hears: boolean | null) => void;
   readonly onMayWrite: (rule: MayWrite) => void;
   readonly onSendAgain: (outgoingId: string) => void;
 }
@@ -43,10 +50,17 @@ function Fields(props: SheetProps) {
   const isOpenTask = task.state === "to begin" || task.state === "under way";
   const lateness = isOpenTask && task.due ? sayLateness(task.due.day, today) : null;
   const outside: CorrespondentView[] = task.theirs ? [task.theirs] : [];
+  const { me, team } = useHouse();
+  const nameOf = (id: string) => team.find((person) => person.id === id)?.name ?? "Somebody";
+  const holding = { ownerId: task.owner?.id ?? null, chain: task.chain };
+  const back = handedBackIn(holding);
+  const asked = linkToOwner(holding);
+  const answer = answerWords(task);
   return (
     <dl className="grid grid-cols-[62px_minmax(0,1fr)] gap-y-1.5 border-b border-hairline px-[18px] py-[9px] text-[13.5px] leading-[19px] [&>dt]:text-[12.5px] [&>dt]:text-soft">
       <dt>Owner</dt>
       <dd className="flex flex-wrap items-center gap-1.5 font-bold">
+        <ChainLine task={task} />
         {who && <PersonLabel initials={who.initials} name={who.name} isTeam={!task.theirs} size="small" />}
         <OwnerWord
           owner={task.owner}
@@ -57,6 +71,23 @@ function Fields(props: SheetProps) {
         />
         {task.theirs && (
           <span className="font-medium text-soft">owes it{task.owner ? `, ${task.owner.name} waits` : ""}</span>
+        )}
+        {answer && !task.theirs && (
+          <span
+            className={`text-[12.5px] ${answer.look === "going" ? "text-going" : answer.look === "act" ? "text-act" : "font-medium text-soft"}`}
+          >
+            {answer.words}
+          </span>
+        )}
+        {back && (
+          <span className="w-full text-[13px] font-medium [overflow-wrap:anywhere]">
+            {nameOf(back.to)} handed it back: “{back.reason}”
+          </span>
+        )}
+        {asked && asked.question !== "" && task.owner?.id !== me.id && (
+          <span className="w-full text-[13px] font-medium [overflow-wrap:anywhere]">
+            {task.owner?.name} asks: “{asked.question}” <span className="text-soft">A note answers.</span>
+          </span>
         )}
       </dd>
       <dt>Due</dt>
@@ -90,7 +121,34 @@ function Fields(props: SheetProps) {
           {...open("state")}
           onPick={(to) => void onChange({ field: "state", to })}
         />
+        {task.doubt && (
+          <span className="text-late">
+            , in doubt: <span className="font-medium [overflow-wrap:anywhere]">{task.doubt}</span>
+          </span>
+        )}
+        {isOpenTask && (
+          <button type="button" className="word ml-2 text-[12.5px] font-medium text-soft" onClick={props.onDoubt}>
+            {task.doubt ? "no longer in doubt" : "in doubt?"}
+          </button>
+        )}
       </dd>
+      <dt>Hears</dt>
+      <dd>
+        <WhoHears sheet={sheet} onPosted={props.onPosted} />
+      </dd>
+      {sheet.together.length > 0 && (
+        <>
+          <dt>Also</dt>
+          <dd>
+            {sheet.together.map((one) => (
+              <Link key={one.slug} href={`/tasks/${one.slug}`} className="word mr-2">
+                {one.owner ?? "Nobody"}, {one.reference}, {one.state}
+              </Link>
+            ))}
+            <span className="text-soft">was asked for the same thing</span>
+          </dd>
+        </>
+      )}
       <dt>Project</dt>
       <dd>
         <ProjectWord
@@ -180,7 +238,7 @@ function Happened({ sheet, onUndoEntry }: { sheet: TaskSheet; onUndoEntry: (entr
     at: comment.at,
     by: comment.by,
     id: comment.id,
-    words: comment.text,
+    words: comment.kind === "question" ? `Asks back: ${comment.text}` : comment.text,
     isNote: true,
     isUndone: false,
   }));
@@ -295,6 +353,7 @@ export function TaskSheetView(props: SheetProps) {
         </div>
       </div>
       <div className="min-h-0 flex-1 overflow-y-auto">
+        {props.handing}
         <Fields {...props} />
         <FromLetter sheet={sheet} />
         <div className="px-[18px]">

@@ -6,7 +6,7 @@ import { ask } from "../parts/client";
 
 /** What the list shows, as its sentence says it. */
 export interface Look {
-  readonly whose: "everyone" | "mine" | "nobody" | "theirs";
+  readonly whose: "everyone" | "mine" | "to me" | "by me" | "nobody" | "theirs";
   readonly personId?: string | null;
   readonly projectId: string | null;
   readonly show: "open" | "done";

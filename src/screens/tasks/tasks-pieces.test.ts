@@ -50,6 +50,8 @@ function task(values: Partial<TaskRow> & { day?: string | null }): TaskRow {
     writer: null,
     trouble: null,
     finishedAt: null,
+    chain: [],
+    doubt: null,
     createdAt: 0,
     ...rest,
   };

@@ -27,10 +27,14 @@ import {
   useSheet,
   useTasks,
 } from "./tasks-data";
+import { useHanding } from "./use-handing";
+import { useSeen } from "./use-seen";
 
 const WHOSE: Readonly<Record<Look["whose"], string>> = {
   everyone: "Everyone’s tasks",
   mine: "My tasks",
+  "to me": "What was given to me",
+  "by me": "What I gave to others",
   nobody: "Nobody’s tasks",
   theirs: "What others owe us",
 };
@@ -206,6 +210,8 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     const { letterId, start, end } = sheet.passage;
     router.push(`/letters/${letterId}${start !== null && end !== null ? `?from=${start}&to=${end}` : ""}`);
   };
+  const handing = useHanding(sheet, run);
+  useSeen(sheet ?? null);
   const isWriting = sheet !== undefined && writing === sheet.task.id;
   const note = () => document.getElementById("note-field")?.focus();
 
@@ -222,6 +228,10 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     c: note,
     l: openLetter,
     w: () => sheet && setWriting(sheet.task.id),
+    h: handing.handOver,
+    k: handing.takeOn,
+    b: handing.handBack,
+    q: handing.askBack,
     u: () => void undo(),
   });
 
@@ -230,6 +240,10 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
       <button type="button" className="is-chief max-sm:!h-11" onClick={() => finish(sheet.task)}>
         <KeyCap name="D" />
         {sheet.task.state === "done" ? "Not done yet" : "Done"}
+      </button>
+      <button type="button" onClick={handing.handOver}>
+        <KeyCap name="H" />
+        Hand over
       </button>
       <button type="button" onClick={note}>
         <KeyCap name="C" />
@@ -337,6 +351,9 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               acts={acts}
               onMayWrite={(to) => void run("may write", { row: "task", id: sheet.task.id, to })}
               onSendAgain={(outgoingId) => void run("send again", { outgoingId }, { says: () => "Tried again." })}
+              handing={handing.node}
+              onDoubt={handing.doubt}
+              onPosted={handing.onPosted}
               writing={
                 isWriting && (
                   <TaskWriting

@@ -1,12 +1,20 @@
 import { CHANGE_WORDS } from "../../following/change-words";
+import { handedBack, handedOn, linkToOwner } from "../chain";
 import { effectOfChange } from "../change-effect";
 import type { RowValues, Write } from "../outcome";
-import { dueColumns, ownerColumns } from "../row";
+import { dueColumns, holdingColumns } from "../row";
 import type { Owner, SlipChange, SlipFacts } from "../task";
 
-/** The columns of a task that is passed on: of a wait only the one outside changes; who waits stays. */
-function passedTo(owner: Owner): RowValues {
-  return owner.side === "ours" ? ownerColumns(owner) : { theirsId: owner.correspondentId };
+/** The columns of a task that its owner passes on by letter: of a wait only the one outside changes; who waits stays. */
+function passedTo(owner: Owner, { holding }: SlipChange["task"], actorId: string, now: string): RowValues {
+  return owner.side === "ours"
+    ? holdingColumns(handedOn(holding, holding.ownerId ?? actorId, owner.personId, now))
+    : { theirsId: owner.correspondentId };
+}
+
+/** The columns of a task that its owner declines by letter: back to who gave it, or nobody's. */
+function declined({ holding }: SlipChange["task"], quote: string, now: string): RowValues {
+  return linkToOwner(holding) ? holdingColumns(handedBack(holding, quote, now)) : { ownerId: null };
 }
 
 /**
@@ -40,11 +48,11 @@ export function changeByLetter(
     case "call off":
       return [set({ state: "called off", finishedAt: now })];
     case "pass on":
-      return [set({ ...passedTo(slip.owner), ...due })];
+      return [set({ ...passedTo(slip.owner, task, actorId, now), ...due })];
     case "move":
       return [set({ ...due })];
     case "free":
-      return [set({ ownerId: null }), note];
+      return [set(declined(task, quote, now)), note];
     case "note":
       return due ? [set(due), note] : [note];
   }

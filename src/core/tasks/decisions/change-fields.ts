@@ -1,8 +1,9 @@
 import type { Priority } from "../../reading/slip";
 import { isDay } from "../../time/day";
 import { isZone } from "../../time/moment";
+import { type Chain, type Holding, handedOn, linkToOwner, takenOn } from "../chain";
 import { invalid, type Outcome, type RowValues, refused } from "../outcome";
-import { dueColumns, ownerColumns } from "../row";
+import { dueColumns, holdingColumns, ownerColumns } from "../row";
 import { type Due, type Owner, type TaskState, tidyTitle } from "../task";
 
 /** The fields that can be changed in place, one at a time, so that two people changing two of them do not collide. */
@@ -23,6 +24,7 @@ export interface FieldFacts {
   /** The columns as they are now. */
   readonly now: RowValues;
   readonly lastChangedBy: string;
+  readonly actorId: string;
   /** Names for ids, to say what somebody else has put there. */
   say(field: FieldChange["field"], columns: RowValues): string;
 }
@@ -73,17 +75,37 @@ export function changeField(facts: FieldFacts, change: FieldChange, was: RowValu
   }
   const values: RowValues = {
     ...columns.columns,
-    ...(facts.row === "task" && change.field === "owner" ? taskSide(change.to) : {}),
+    ...(facts.row === "task" && change.field === "owner" ? ownerOfTask(facts, change.to, now) : {}),
     ...(facts.row === "task" ? { changedAt: now } : {}),
-    ...(change.field === "state"
-      ? { finishedAt: change.to === "done" || change.to === "called off" ? now : null }
-      : {}),
+    ...(change.field === "state" ? stateOfTask(facts, change.to, now) : {}),
   };
   if (Object.entries(columns.columns).every(([key, value]) => facts.now[key] === value))
     return { ok: true, writes: [], about: facts.about };
   return { ok: true, writes: [{ row: facts.row, id: facts.id, isNew: false, values }], about: facts.about };
 }
 
-function taskSide(owner: Owner): RowValues {
-  return owner.side === "ours" ? { side: "ours" } : { side: "theirs" };
+/** Who has a task, from its columns. */
+export function holdingOf(columns: RowValues): Holding {
+  const ownerId = typeof columns.ownerId === "string" ? columns.ownerId : null;
+  return { ownerId, chain: Array.isArray(columns.chain) ? (columns.chain as unknown as Chain) : [] };
+}
+
+/** Given to somebody of the team it is handed over; asked of somebody outside it is waited for by whoever had it. */
+function ownerOfTask({ now: columns, actorId }: FieldFacts, to: Owner, now: string): RowValues {
+  const holding = holdingOf(columns);
+  return to.side === "ours"
+    ? { side: "ours", ...holdingColumns(handedOn(holding, actorId, to.personId, now)) }
+    : { side: "theirs", ownerId: holding.ownerId ?? actorId };
+}
+
+/** A task that is finished is in doubt no more; an owner who begins it has taken it on. */
+function stateOfTask({ now: columns, actorId }: FieldFacts, to: TaskState, now: string): RowValues {
+  const isOver = to === "done" || to === "called off";
+  const holding = holdingOf(columns);
+  const takesOn = linkToOwner(holding)?.answer === "needs-action" && holding.ownerId === actorId && to !== "to begin";
+  return {
+    finishedAt: isOver ? now : null,
+    ...(isOver && columns.doubt ? { doubt: null } : {}),
+    ...(takesOn ? holdingColumns(takenOn(holding, now)) : {}),
+  };
 }

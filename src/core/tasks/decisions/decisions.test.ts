@@ -111,6 +111,7 @@ function fields(now: RowValues): FieldFacts {
     isOpen: true,
     now,
     lastChangedBy: "Suki Aldane",
+    actorId: "ines",
     say: (field, columns) => String(columns[field] ?? columns.dueDay ?? "none"),
   };
 }

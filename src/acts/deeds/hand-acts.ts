@@ -1,0 +1,144 @@
+import { sql } from "drizzle-orm";
+import { z } from "zod";
+import { holdingOf } from "../../core/tasks/decisions/change-fields";
+import {
+  askBack,
+  doubt,
+  type HandFacts,
+  type HandOverFacts,
+  handBack,
+  handOver,
+  takeOn,
+} from "../../core/tasks/decisions/hand-over";
+import { invalid } from "../../core/tasks/outcome";
+import type { TaskState } from "../../core/tasks/task";
+import type { Database } from "../../data/engine/database";
+import { maySeeTask } from "../../data/need-to-know";
+import { rowsOf } from "../../data/rows";
+import { type Actor, define } from "../act";
+import { namesFor, takeIds, takeNumbers, taskColumns } from "../facts";
+import { due, id, text } from "../inputs";
+import { rowAsValues } from "../write-rows";
+
+/** A task as handing it over looks at it, where the actor may see it; locked. */
+export async function handFacts(db: Database, actor: Actor, taskId: string): Promise<HandFacts | null> {
+  const task = await taskColumns(db, actor, taskId);
+  if (!task) return null;
+  const [row] = await rowsOf<{ reference: string }>(
+    db,
+    sql`select fruit || ' ' || number as reference from task where id = ${taskId}`,
+  );
+  const holding = holdingOf(task.columns);
+  const names = await namesFor(db, actor, [holding.ownerId]);
+  return {
+    id: taskId,
+    about: [taskId, ...(task.conversationId ? [task.conversationId] : [])],
+    reference: row!.reference,
+    state: task.columns.state as TaskState,
+    holding,
+    actorId: actor.personId,
+    ownerName: holding.ownerId ? (names.get(holding.ownerId) ?? null) : null,
+  };
+}
+
+async function areMembers(db: Database, ids: readonly string[]): Promise<boolean> {
+  const wanted = [...new Set(ids)];
+  if (wanted.length === 0) return true;
+  const rows = await rowsOf<{ id: string }>(db, sql`select id from person where id in ${wanted}`);
+  return rows.length === wanted.length;
+}
+
+export const handOverAct = define({
+  name: "hand over",
+  input: z.object({ taskId: id, toIds: z.array(id).min(1).max(20), note: text, due: due.optional() }),
+  async load(db, actor, input): Promise<HandOverFacts | null> {
+    const facts = await handFacts(db, actor, input.taskId);
+    if (!facts || !(await areMembers(db, input.toIds))) return null;
+    const columns = (await rowAsValues(db, "task", input.taskId))!;
+    const others = new Set(input.toIds).size - 1;
+    return {
+      ...facts,
+      columns,
+      togetherId: (columns.togetherId as string | null) ?? null,
+      ids: takeIds(others + 1),
+      numbers: await takeNumbers(db, others),
+    };
+  },
+  decide: (facts, input, now) => handOver(facts, input, now),
+});
+
+export const takeOnAct = define({
+  name: "take on",
+  input: z.object({ taskId: id }),
+  load: (db, actor, input) => handFacts(db, actor, input.taskId),
+  decide: (facts, _input, now) => takeOn(facts, now),
+});
+
+export const handBackAct = define({
+  name: "hand back",
+  input: z.object({ taskId: id, reason: text }),
+  load: (db, actor, input) => handFacts(db, actor, input.taskId),
+  decide: (facts, input, now) => handBack(facts, input, now),
+});
+
+export const askBackAct = define({
+  name: "ask back",
+  input: z.object({ taskId: id, question: text }),
+  async load(db, actor, input) {
+    const facts = await handFacts(db, actor, input.taskId);
+    return facts && { ...facts, commentId: takeIds(1)[0]! };
+  },
+  decide: (facts, input, now) => askBack(facts, input, now),
+});
+
+export const doubtAct = define({
+  name: "doubt",
+  input: z.object({ taskId: id, reason: text }),
+  load: (db, actor, input) => handFacts(db, actor, input.taskId),
+  decide: (facts, input, now) => doubt(facts, input, now),
+});
+
+/** Says whether somebody hears of a task: kept posted, or not this one; null as they would without saying so. */
+export const keepPosted = define({
+  name: "keep posted",
+  input: z.object({ taskId: id, personId: id, hears: z.boolean().nullable() }),
+  async load(db, actor, input) {
+    const facts = await handFacts(db, actor, input.taskId);
+    const [row] = await rowsOf<{ id: string }>(
+      db,
+      sql`select id from posted where task_id = ${input.taskId} and person_id = ${input.personId}`,
+    );
+    const [may] = await rowsOf<{ name: string; maySee: boolean }>(
+      db,
+      sql`select p.name, exists (select 1 from task t where t.id = ${input.taskId} and ${maySeeTask({ personId: input.personId })}) as "maySee" from person p where p.id = ${input.personId}`,
+    );
+    return facts && may ? { ...facts, postedId: row?.id ?? null, newId: takeIds(1)[0]!, ...may } : null;
+  },
+  decide(facts, input, _now, actor) {
+    if (input.personId !== actor.personId && input.hears === false)
+      return invalid(`Only ${facts.name} can say that they do not want to hear of it. Nothing was changed.`);
+    if (input.hears && !facts.maySee)
+      return invalid(
+        `${facts.name} may not see ${facts.reference}: its project is private and they do not belong to it. Nothing was changed.`,
+      );
+    const { postedId } = facts;
+    if (input.hears === null)
+      return {
+        ok: true,
+        about: facts.about,
+        writes: postedId ? [{ row: "posted", id: postedId, isNew: false, values: null }] : [],
+      };
+    return {
+      ok: true,
+      about: facts.about,
+      writes: [
+        {
+          row: "posted",
+          id: postedId ?? facts.newId,
+          isNew: postedId === null,
+          values: { taskId: input.taskId, personId: input.personId, hears: input.hears },
+        },
+      ],
+    };
+  },
+});

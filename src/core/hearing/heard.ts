@@ -1,0 +1,34 @@
+/** What somebody may be told of a task. */
+export const HAPPENINGS = [
+  "given",
+  "taken away",
+  "handed back",
+  "asked",
+  "answered",
+  "named",
+  "in doubt",
+  "taken on",
+  "passed on",
+  "done",
+  "called off",
+  "taken up again",
+  "moved",
+  "changed",
+  "noted",
+  "wrote again",
+] as const;
+export type Happening = (typeof HAPPENINGS)[number];
+
+/** Why somebody hears of a task. */
+export type Why = "owns it" | "handed it over" | "had it" | "kept posted" | "named in the note";
+
+/** How loudly: at once, or with the next digest. */
+export type Loudness = "at once" | "later";
+
+/** One person who hears, of what, and why. */
+export interface Heard {
+  readonly personId: string;
+  readonly what: Happening;
+  readonly why: Why;
+  readonly loudness: Loudness;
+}

@@ -1,0 +1,103 @@
+import { sql } from "drizzle-orm";
+import type { Happening, Loudness, Why } from "../../core/hearing/heard";
+import { historyWords } from "../../core/tasks/history-words";
+import type { Change } from "../../core/tasks/outcome";
+import { initialsOf } from "../../core/views/initials";
+import { MOST_COUNTED, type NoticesView } from "../../core/views/views";
+import type { Database } from "../engine/database";
+import type { Viewer } from "../need-to-know";
+import { type InstantText, millis, rowsOf } from "../rows";
+import { team } from "./people";
+
+/** Notices in the list at the most. */
+const MOST_SHOWN = 60;
+
+/** How many notices somebody has not seen yet. */
+export async function freshNotices(db: Database, viewer: Viewer): Promise<number> {
+  const [row] = await rowsOf<{ n: number }>(
+    db,
+    sql`select count(*)::int as n from (select 1 from notice where person_id = ${viewer.personId} and seen_at is null limit ${MOST_COUNTED + 1}) x`,
+  );
+  return row!.n;
+}
+
+/** Whether somebody has not seen yet what they are told of a task. */
+export async function hasFreshNotice(db: Database, viewer: Viewer, taskId: string): Promise<boolean> {
+  const [row] = await rowsOf<{ has: boolean }>(
+    db,
+    sql`select exists (select 1 from notice where task_id = ${taskId} and person_id = ${viewer.personId} and seen_at is null) as has`,
+  );
+  return row!.has;
+}
+
+interface Row {
+  id: string;
+  taskId: string;
+  fruit: string;
+  number: number;
+  title: string;
+  what: Happening;
+  why: Why;
+  loudness: Loudness;
+  at: InstantText;
+  isFresh: boolean;
+  act: string | null;
+  personId: string | null;
+  changes: Change[] | null;
+  writer: string | null;
+  begins: string | null;
+}
+
+/** What somebody is told, what is new first. A notice stands only as long as its task may be seen, or says that it was taken away. */
+export async function noticesFor(db: Database, viewer: Viewer): Promise<NoticesView> {
+  const rows = await rowsOf<Row>(
+    db,
+    sql`select n.id, n.task_id as "taskId", t.fruit, t.number, t.title, n.what, n.why, n.loudness, n.at, n.seen_at is null as "isFresh",
+        h.act, h.person_id as "personId", h.changes, coalesce(nullif(l.from_name, ''), l.from_address) as writer, left(l.text, 140) as begins
+      from notice n join task t on t.id = n.task_id left join history h on h.id = n.entry_id left join letter l on l.id = n.entry_id
+      where n.person_id = ${viewer.personId} order by n.seen_at is not null, n.at desc, n.id desc limit ${MOST_SHOWN}`,
+  );
+  const people = new Map((await team(db)).map((person) => [person.id, person]));
+  const notices = rows.flatMap((row): NoticesView["notices"][number][] => {
+    const { taskId, fruit, number, at, act, personId, changes, writer, begins, ...rest } = row;
+    const person = personId ? people.get(personId) : null;
+    const name = person?.name ?? writer;
+    if (!name) return [];
+    const own =
+      changes && act ? historyWords(act, changes, taskId, (id) => people.get(id)?.name ?? null, personId!) : null;
+    const note = changes?.find((change) => change.row === "comment" && change.before === null)?.after?.text;
+    return [
+      {
+        ...rest,
+        reference: `${fruit} ${number}`,
+        slug: `${fruit}-${number}`,
+        by: { name, initials: initialsOf(name), isTeam: person !== null && person !== undefined },
+        words:
+          own === null
+            ? `wrote again: “${(begins ?? "").replace(/\s+/g, " ").trim()}”`
+            : typeof note === "string" && (rest.what === "noted" || rest.what === "named" || rest.what === "answered")
+              ? `${rest.what === "answered" ? "answered" : "wrote"}: “${note.slice(0, 140)}”`
+              : own,
+        at: millis(at),
+      },
+    ];
+  });
+  return { fresh: await freshNotices(db, viewer), notices };
+}
+
+/** Somebody has seen what they were told of a task, or (null) all of it up to an instant. */
+export async function seeNotices(
+  db: Database,
+  viewer: Viewer,
+  taskNumber: number | null,
+  upTo: number,
+  now: number,
+): Promise<void> {
+  const which =
+    taskNumber === null
+      ? sql`at <= ${new Date(upTo)}`
+      : sql`task_id = (select id from task where number = ${taskNumber})`;
+  await db.execute(
+    sql`update notice set seen_at = ${new Date(now)} where person_id = ${viewer.personId} and seen_at is null and ${which}`,
+  );
+}

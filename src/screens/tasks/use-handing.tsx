@@ -1,0 +1,100 @@
+"use client";
+
+import { type ReactNode, useState } from "react";
+import { linkToOwner } from "../../core/tasks/chain";
+import type { TaskSheet } from "../../core/views/views";
+import { useHouse } from "../parts/house";
+import type { HowShown } from "../parts/use-acts";
+import { AnswerLine, GivenToMe } from "./given-to-me";
+import { HandOver } from "./hand-over";
+
+/** What is being done about who has the task. */
+type Handing = "hand over" | "hand back" | "ask back" | "doubt";
+
+/** Handing over and the owner's answers, for the sheet that is shown: what stands in it, and what keys and buttons do. */
+export function useHanding(
+  sheet: TaskSheet | undefined,
+  run: (name: string, input: unknown, how?: HowShown) => Promise<boolean>,
+): {
+  node: ReactNode;
+  handOver: () => void;
+  takeOn: () => void;
+  handBack: () => void;
+  askBack: () => void;
+  doubt: () => void;
+  onPosted: (personId: string, hears: boolean | null) => void;
+} {
+  const { me, team } = useHouse();
+  const [open, setOpen] = useState<{ taskId: string; what: Handing } | null>(null);
+  const what = sheet && open?.taskId === sheet.task.id ? open.what : null;
+  const begin = (next: Handing) => {
+    if (sheet) setOpen({ taskId: sheet.task.id, what: next });
+  };
+  const close = () => setOpen(null);
+  const task = sheet?.task;
+  const taskId = task?.id;
+  const isGiven = task ? linkToOwner({ ownerId: task.owner?.id ?? null, chain: task.chain })?.to === me.id : false;
+  const takeOn = () => {
+    if (task && isGiven) void run("take on", { taskId }, { says: () => `${task.reference} is taken on.` });
+  };
+  const doubt = () => {
+    if (task?.doubt)
+      void run("doubt", { taskId, reason: "" }, { says: () => `${task.reference} is in doubt no more.` });
+    else begin("doubt");
+  };
+  const node = task && (
+    <>
+      {what === "hand over" ? (
+        <HandOver
+          task={task}
+          onClose={close}
+          onHand={(to) =>
+            run(
+              "hand over",
+              { taskId, ...to },
+              {
+                says: (done) => {
+                  const names = to.toIds.map((id) => team.find((person) => person.id === id)?.name ?? "them");
+                  const also = done.made.map((one) => one.reference).join(", ");
+                  return `${task.reference} is with ${names.join(" and ")}${also ? `; ${also} asks for the same` : ""}.`;
+                },
+              },
+            )
+          }
+        />
+      ) : (
+        <GivenToMe
+          task={task}
+          answering={what === "hand back" || what === "ask back" ? what : null}
+          onAnswering={(answering) => (answering ? begin(answering) : close())}
+          onTakeOn={takeOn}
+          onPassOn={() => begin("hand over")}
+          onHandBack={(reason) =>
+            run("hand back", { taskId, reason }, { says: () => `${task.reference} is handed back.` })
+          }
+          onAskBack={(question) => run("ask back", { taskId, question }, { says: () => "Asked." })}
+        />
+      )}
+      {what === "doubt" && (
+        <div className="mx-[18px] mt-3">
+          <AnswerLine
+            draft={`doubt ${taskId}`}
+            label="Why it may not make its date"
+            does="In doubt"
+            onSave={(reason) => run("doubt", { taskId, reason }, { says: () => `${task.reference} is in doubt.` })}
+            onClose={close}
+          />
+        </div>
+      )}
+    </>
+  );
+  return {
+    node,
+    handOver: () => begin("hand over"),
+    takeOn,
+    handBack: () => isGiven && begin("hand back"),
+    askBack: () => isGiven && begin("ask back"),
+    doubt,
+    onPosted: (personId, hears) => void run("keep posted", { taskId, personId, hears }),
+  };
+}

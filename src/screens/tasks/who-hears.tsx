@@ -1,0 +1,83 @@
+"use client";
+
+import { useState } from "react";
+import type { TaskSheet } from "../../core/views/views";
+import { useHouse } from "../parts/house";
+import { PickWord } from "../words/pick-word";
+import { Loud } from "./hand-over";
+
+const LOUD_WORDS = { "at once": "at once", later: "with the digest", not: "not this one" } as const;
+const LOUD_ARCS = { "at once": 3, later: 1, not: 0 } as const;
+
+/** Who hears of the task, why and how loudly; anybody can be kept posted, and each can say that they do not want to hear. */
+export function WhoHears({
+  sheet,
+  onPosted,
+}: {
+  sheet: TaskSheet;
+  onPosted: (personId: string, hears: boolean | null) => void;
+}) {
+  const { me, team } = useHouse();
+  const [isOpen, setOpen] = useState(false);
+  const isMine = sheet.task.owner?.id === me.id;
+  return (
+    <div className="text-[13px]">
+      <ul>
+        {sheet.hears.map(({ personId, why, loudness }) => {
+          const name = personId === me.id ? "You" : (team.find((one) => one.id === personId)?.name ?? "Somebody");
+          return (
+            <li key={personId} className="flex items-baseline gap-1.5 leading-[20px]">
+              <span className="self-center">
+                <Loud arcs={LOUD_ARCS[loudness]} />
+              </span>
+              <b>{name}</b>
+              <span className="text-soft">
+                {personId === me.id && why === "owns it" ? "own it" : why}, {LOUD_WORDS[loudness]}
+              </span>
+              {why === "kept posted" && (
+                <button
+                  type="button"
+                  className="word ml-auto text-[12px]"
+                  aria-label={`No longer keep ${name} posted`}
+                  onClick={() => onPosted(personId, null)}
+                >
+                  leave out
+                </button>
+              )}
+              {personId === me.id && why === "handed it over" && (
+                <button
+                  type="button"
+                  className="word ml-auto text-[12px]"
+                  onClick={() => onPosted(personId, loudness === "not" ? null : false)}
+                >
+                  {loudness === "not" ? "hear again" : "not this one"}
+                </button>
+              )}
+            </li>
+          );
+        })}
+      </ul>
+      {sheet.hears.length === 0 && <span className="text-late">Nobody hears of it. </span>}
+      {isMine && sheet.hears.length === 1 && <span className="text-soft">Nobody else. </span>}
+      <PickWord
+        label="Keep posted"
+        shown="keep somebody posted"
+        isMissing
+        isOpen={isOpen}
+        onOpen={setOpen}
+        picks={() =>
+          team
+            .filter((person) => !sheet.hears.some((one) => one.personId === person.id))
+            .map((person) => ({
+              id: person.id,
+              value: person.id,
+              name: person.id === me.id ? "you" : person.name,
+              matches: [person.name, ...person.nicknames],
+              note: person.work,
+            }))
+        }
+        onPick={(personId) => onPosted(personId, true)}
+      />
+    </div>
+  );
+}

@@ -1,0 +1,191 @@
+import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { perform } from "@/acts/perform";
+import { addPerson } from "@/acts/set-up";
+import { takeIn } from "@/acts/take-in";
+import { newId } from "@/data/ids";
+import { noticesFor, seeNotices } from "@/data/queries/notices";
+import { taskSheet, tasksPage } from "@/data/queries/tasks";
+import { project, projectMember } from "@/data/schema";
+import { ENGINES, NOW, rawLetter, type TestHouse, testHouse } from "./test-house";
+
+describe.each(ENGINES)("on %s", (engine) => {
+  let house: TestHouse;
+  let jonah: string;
+  let mair: string;
+  const secret = newId();
+  let clock = NOW;
+  beforeAll(async () => {
+    house = await testHouse(engine);
+    jonah = (await addPerson(house.db, { name: "Jonah Prewitt", address: "jonah@house.example" }))!;
+    mair = (await addPerson(house.db, { name: "Mair Penhallow", address: "mair@house.example" }))!;
+    await house.db.insert(project).values({ id: secret, name: "Tender", isPrivate: true, words: [] });
+    await house.db.insert(projectMember).values({ projectId: secret, personId: house.ines });
+  });
+  afterAll(() => house.close());
+
+  const act = (who: string, name: string, input: unknown) => {
+    clock += 60_000;
+    return perform(house.db, { personId: who, now: clock }, name, input);
+  };
+  const must = async (who: string, name: string, input: unknown) => {
+    const done = await act(who, name, input);
+    if (!done.ok) throw new Error(done.says);
+    return done;
+  };
+  const says = async (who: string, name: string, input: unknown) => {
+    const done = await act(who, name, input);
+    return done.ok ? "done" : done.says;
+  };
+  const made = async (more: object = {}) => {
+    const input = { title: "Send the drawing", ownerId: null, due: null, priority: "normal", projectId: null };
+    return (await must(house.ines, "make task", { ...input, workstreamId: null, ...more })).made[0]!;
+  };
+  const sheet = (slug: string, who = house.ines) => taskSheet(house.db, { personId: who }, Number(slug.split("-")[1]));
+  const heard = async (who: string, slug: string) =>
+    (await noticesFor(house.db, { personId: who })).notices.filter((one) => one.slug === slug && one.isFresh);
+  const whats = async (who: string, slug: string) => (await heard(who, slug)).map((one) => one.what);
+  const state = (to: string) => ({ change: { field: "state", to }, was: null });
+
+  test("handed over, passed on, asked, answered, done: everybody in the chain hears once, nobody of their own", async () => {
+    const { id: taskId, slug } = await made();
+    await must(house.ines, "hand over", { taskId, toIds: [house.suki], note: "only sheet 3 changed" });
+    expect(await heard(house.suki, slug)).toMatchObject([
+      { what: "given", why: "owns it", loudness: "at once", words: "handed it to Suki Aldane: “only sheet 3 changed”" },
+    ]);
+    await must(house.suki, "take on", { taskId });
+    await must(house.suki, "hand over", { taskId, toIds: [jonah], note: "you have the model open" });
+    await must(jonah, "ask back", { taskId, question: "Which revision?" });
+    expect((await sheet(slug))?.task.chain.map((link) => [link.by, link.to, link.answer])).toEqual([
+      [house.ines, house.suki, "delegated"],
+      [house.suki, jonah, "needs-action"],
+    ]);
+    await must(house.suki, "comment", { taskId, text: "Revision C." });
+    expect(await whats(jonah, slug)).toEqual(["answered", "given"]);
+    await must(jonah, "change task", { taskId, ...state("done") });
+    expect(await whats(house.ines, slug)).toEqual(["done", "noted", "noted", "passed on", "taken on"]);
+    expect(await whats(house.suki, slug)).toEqual(["done", "asked", "given"]);
+    expect(await whats(jonah, slug)).toEqual(["answered", "given"]);
+    expect((await sheet(slug))?.happened.map((one) => one.words)).toEqual([
+      "finished it, took it on",
+      "answered",
+      "asked: “Which revision?”",
+      "passed it to Jonah Prewitt: “you have the model open”",
+      "took it on",
+      "handed it to Suki Aldane: “only sheet 3 changed”",
+      "made it by hand",
+    ]);
+    await seeNotices(house.db, { personId: house.ines }, Number(slug.split("-")[1]), 0, clock);
+    expect(await whats(house.ines, slug)).toEqual([]);
+  });
+
+  test("handed back with a reason it is nobody's, and stands before who gave it", async () => {
+    const { id: taskId, slug } = await made({ ownerId: house.suki });
+    expect(await says(house.suki, "hand back", { taskId, reason: "  " })).toContain("Say in a few words why");
+    expect(await says(jonah, "hand back", { taskId, reason: "no" })).toContain("Suki Aldane has");
+    await must(house.suki, "hand back", { taskId, reason: "needs an installer’s card" });
+    expect(await sheet(slug)).toMatchObject({ task: { owner: null, chain: [{ answer: "declined" }] } });
+    expect(await heard(house.ines, slug)).toMatchObject([{ what: "handed back", loudness: "at once" }]);
+    const nobodys = await tasksPage(
+      house.db,
+      { personId: house.ines },
+      { whose: "nobody", projectId: null, show: "open" },
+      null,
+    );
+    expect(nobodys.rows.map((row) => row.slug)).toContain(slug);
+    expect(await says(house.suki, "take on", { taskId })).toContain("Nobody has");
+  });
+
+  test("two people get a task each that know of each other; two who take it at once are told who was first", async () => {
+    const { id: taskId, slug } = await made({ title: "Count the bolts" });
+    const done = await must(house.ines, "hand over", { taskId, toIds: [house.suki, jonah], note: "half each" });
+    expect(done.made).toHaveLength(1);
+    expect((await sheet(slug))?.together).toMatchObject([{ owner: "Jonah Prewitt", slug: done.made[0]!.slug }]);
+    expect((await sheet(done.made[0]!.slug))?.together).toMatchObject([{ owner: "Suki Aldane", slug }]);
+    expect(await whats(jonah, done.made[0]!.slug)).toEqual(["given"]);
+    const { id: other } = await made({ title: "Ring the printer" });
+    const was = { ownerId: null, theirsId: null };
+    const take = (who: string) =>
+      act(who, "change task", { taskId: other, change: { field: "owner", to: { side: "ours", personId: who } }, was });
+    await take(house.suki);
+    const second = await take(jonah);
+    expect(second).toMatchObject({ ok: false, says: expect.stringContaining("Suki Aldane") });
+  });
+
+  test("taken away, they hear of it; undone before they looked, nobody is bothered", async () => {
+    const { id: taskId, slug } = await made({ ownerId: house.suki, title: "Paint the hut" });
+    await must(house.ines, "hand over", { taskId, toIds: [jonah], note: "" });
+    expect(await whats(house.suki, slug)).toEqual(["taken away", "given"]);
+    await must(house.ines, "undo", { entryId: null });
+    expect(await whats(house.suki, slug)).toEqual(["given"]);
+    expect(await whats(jonah, slug)).toEqual([]);
+    expect((await sheet(slug))?.task).toMatchObject({
+      owner: { name: "Suki Aldane" },
+      chain: [{ answer: "needs-action" }],
+    });
+  });
+
+  test("need to know: a private task's news reaches its people alone, also who is named; its owner may see it", async () => {
+    const { id: taskId, slug } = await made({ title: "Tender sum", projectId: secret });
+    await must(house.ines, "comment", { taskId, text: "Mair must not see this yet; Suki neither." });
+    expect(await whats(mair, slug)).toEqual([]);
+    expect(await says(house.ines, "keep posted", { taskId, personId: mair, hears: true })).toContain("may not see");
+    await must(house.ines, "hand over", { taskId, toIds: [house.suki], note: "for you alone" });
+    expect((await sheet(slug, house.suki))?.task.title).toBe("Tender sum");
+    expect(await sheet(slug, mair)).toBeNull();
+    await must(house.suki, "hand back", { taskId, reason: "too much for me" });
+    expect(await whats(house.ines, slug)).toEqual(["handed back"]);
+  });
+
+  test("kept posted they hear with the digest; who does not want to hear is left alone, but an owner is told of dates", async () => {
+    const { id: taskId, slug } = await made({ ownerId: house.suki, title: "Order the signs" });
+    await must(house.ines, "keep posted", { taskId, personId: mair, hears: true });
+    expect((await sheet(slug))?.hears).toMatchObject([
+      { personId: house.suki, why: "owns it", loudness: "at once" },
+      { personId: house.ines, why: "handed it over", loudness: "later" },
+      { personId: mair, why: "kept posted", loudness: "later" },
+    ]);
+    await must(house.suki, "keep posted", { taskId, personId: house.suki, hears: false });
+    expect(await says(house.ines, "keep posted", { taskId, personId: house.suki, hears: false })).toContain(
+      "Only Suki",
+    );
+    await must(house.ines, "change task", { taskId, change: { field: "priority", to: "high" }, was: null });
+    expect(await whats(house.suki, slug)).toEqual(["given"]);
+    const due = { day: "2026-11-27", time: null, zone: "Europe/London" };
+    await must(house.ines, "change task", { taskId, change: { field: "due", to: due }, was: null });
+    expect(await whats(house.suki, slug)).toEqual(["moved", "given"]);
+    await must(house.suki, "doubt", { taskId, reason: "the printer is ill" });
+    expect(await heard(house.ines, slug)).toMatchObject([{ what: "in doubt", loudness: "at once" }]);
+    expect(await whats(mair, slug)).toEqual(["in doubt", "moved"]);
+    expect((await sheet(slug))?.task.doubt).toBe("the printer is ill");
+  });
+
+  test("a letter in its conversation is told to the owner, a machine's is not", async () => {
+    const [taken] = await takeIn(
+      house.db,
+      [{ raw: rawLetter({ id: "h1@council.example", subject: "Hats" }) }],
+      house.shared,
+      clock,
+    );
+    const letterId = taken && taken.outcome !== "refused" ? taken.letterId : "";
+    const { rows } = await house.db.execute<{ id: string; slip: string }>(
+      `select s.conversation_id as id, s.id as slip from slip s where s.letter_id = '${letterId}' order by s.start limit 1`,
+    );
+    const kept = await must(house.ines, "keep", { conversationId: rows[0]!.id, slipIds: [rows[0]!.slip] });
+    const { slug } = kept.made[0]!;
+    const again = (more: object) => rawLetter({ subject: "Re: Hats", refs: "h1@council.example", ...more });
+    const bring = (raw: Uint8Array) => {
+      clock += 60_000;
+      return takeIn(house.db, [{ raw }], house.shared, clock);
+    };
+    await bring(again({ body: "Ines,\n\nWednesday noon would be ideal.\n\nColm" }));
+    await bring(
+      again({ from: "Colm Hartnell <colm@council.example>\r\nAuto-Submitted: auto-replied", body: "I am away." }),
+    );
+    const owner = (await sheet(slug))!.task.owner!.id;
+    expect((await heard(owner, slug))[0]).toMatchObject({
+      what: "wrote again",
+      by: { name: "Colm Hartnell", isTeam: false },
+      words: expect.stringContaining("Wednesday noon"),
+    });
+  });
+});
