@@ -97,12 +97,10 @@ export async function tellPeople(db: Database, actor: Actor, entry: Entry): Prom
       quiet: said.filter((one) => !one.hears).map((one) => one.personId),
     });
     for (const one of heard) if (!spared.has(one.personId)) await tell(db, actor, entry.entryId, taskId, one);
-    await noteHeard(
-      db,
-      taskId,
-      own.some((change) => change.before === null),
-      actor,
+    const isSpokenTo = entry.changes.some(
+      (change) => change.row === "comment" && change.before === null && change.after?.kind === "call",
     );
+    await noteHeard(db, taskId, { isNew: own.some((change) => change.before === null), isSpokenTo }, actor);
   }
 }
 

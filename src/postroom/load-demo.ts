@@ -7,8 +7,9 @@ import { BATCH, takeIn } from "../acts/take-in";
 import { wayInNamed } from "../acts/ways-in";
 import { readLine } from "../core/tasks/read-line";
 import { addDays, addWorkingDays, type Day, PLAIN_WEEK } from "../core/time/day";
-import { dayOf } from "../core/time/moment";
+import { dayOf, type Moment } from "../core/time/moment";
 import type { SlipView } from "../core/views/views";
+import { readCall } from "../core/waiting/read-call";
 import type { Database } from "../data/engine/database";
 import { productRoot } from "../data/engine/open-pglite";
 import { newId } from "../data/ids";
@@ -56,6 +57,7 @@ class DemoLoader {
     await this.loadLetters(first.flat());
     await this.dealWithAll(conversations, first);
     await this.makeTasks();
+    await this.handOn();
     // What answers a task comes after it was made.
     await this.loadLetters(answers);
   }
@@ -264,6 +266,30 @@ class DemoLoader {
     else if (fate.startsWith("going")) await change("under way", at + 90 * MINUTE_MS);
   }
 
+  /** How tasks were handed on, answered and spoken of in the last days. */
+  private async handOn(): Promise<void> {
+    let title = "";
+    for (const line of scriptText("handing").trim().split("\n")) {
+      if (line.startsWith("# ")) {
+        title = line.slice(2);
+        continue;
+      }
+      const [head, act, words = ""] = line.split(" | ") as [string, string, string?];
+      const parts = head.split(" ");
+      const by = parts.pop()!;
+      const { at } = placed(parts.join(" "), this.reference, DEMO_ZONE);
+      const [task] = await rowsOf<{ id: string }>(
+        this.db,
+        sql`select id from task where title = ${title} and state in ('to begin', 'under way') and created_at < ${new Date(at)} order by number desc limit 1`,
+      );
+      if (!task) continue;
+      const [name, input] = inputOf(act, words, this.people, { at, zone: DEMO_ZONE });
+      await this.act(by, name, { taskId: task.id, ...input }, at);
+    }
+    // What was told in other weeks has long been seen.
+    await this.db.execute(sql`update notice set seen_at = at where at < ${new Date(this.now - 30 * 3_600_000)}`);
+  }
+
   /** Tasks made by hand, one plain line each. */
   private async makeTasks(): Promise<void> {
     const people = await team(this.db);
@@ -298,6 +324,18 @@ class DemoLoader {
     }
     await this.db.execute(sql`update task set changed_at = coalesce(finished_at, changed_at)`);
   }
+}
+
+/** One thing that somebody did about a task by hand. */
+function inputOf(act: string, words: string, people: ReadonlyMap<string, string>, from: Moment): [string, object] {
+  const [name, to] = act.startsWith("hand over ") ? ["hand over", act.slice("hand over ".length)] : [act, ""];
+  if (name === "hand over") return [name, { toIds: [people.get(to)!], note: words }];
+  if (name === "hand back" || name === "doubt") return [name, { reason: words }];
+  if (name === "ask back") return [name, { question: words }];
+  if (name === "note") return ["comment", { text: words }];
+  if (name !== "call") return [name, {}];
+  const { isReached, due } = readCall(words, from, PLAIN_WEEK, "dmy");
+  return ["note a call", { text: words, isReached, ...(due ? { due: { ...due, zone: from.zone } } : {}) }];
 }
 
 /** Loads Larkmoor Playworks into an empty database, through the same doors as real mail and real people. */

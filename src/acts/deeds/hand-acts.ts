@@ -10,6 +10,7 @@ import {
   handOver,
   takeOn,
 } from "../../core/tasks/decisions/hand-over";
+import { noteCall } from "../../core/tasks/decisions/note-call";
 import { invalid } from "../../core/tasks/outcome";
 import type { TaskState } from "../../core/tasks/task";
 import type { Database } from "../../data/engine/database";
@@ -96,6 +97,16 @@ export const doubtAct = define({
   input: z.object({ taskId: id, reason: text }),
   load: (db, actor, input) => handFacts(db, actor, input.taskId),
   decide: (facts, input, now) => doubt(facts, input, now),
+});
+
+export const noteCallAct = define({
+  name: "note a call",
+  input: z.object({ taskId: id, text, isReached: z.boolean(), due: due.unwrap().optional() }),
+  async load(db, actor, input) {
+    const facts = await handFacts(db, actor, input.taskId);
+    return facts && { ...facts, commentId: takeIds(1)[0]! };
+  },
+  decide: (facts, input, now) => noteCall(facts, input, now),
 });
 
 /** Says whether somebody hears of a task: kept posted, or not this one; null as they would without saying so. */

@@ -7,8 +7,10 @@ import { SLIP_KINDS } from "../../core/reading/slip";
 import { type WriteBackFacts, writeBack } from "../../core/tasks/decisions/write-back";
 import { invalid } from "../../core/tasks/outcome";
 import type { Owner, TaskState } from "../../core/tasks/task";
+import { isMachinesAddress } from "../../core/waiting/machines-address";
 import type { Database } from "../../data/engine/database";
 import { newId } from "../../data/ids";
+import { chasedLately } from "../../data/queries/chases";
 import { rawLetterFor } from "../../data/queries/letters";
 import { rowsOf } from "../../data/rows";
 import { correspondent } from "../../data/schema";
@@ -93,6 +95,34 @@ async function ownersOf(
   });
 }
 
+/** What is known of people who are to be chased, by their addresses. */
+async function chasedFacts(db: Database, people: readonly string[], now: number): Promise<WriteBackFacts["chased"]> {
+  const lately = await chasedLately(db, now);
+  const rows = await rowsOf<{ address: string; name: string; awayUntil: string | null }>(
+    db,
+    sql`select address, name, away_until::text as "awayUntil" from correspondent where address in ${people.length > 0 ? [...people] : [""]}`,
+  );
+  return people.map((address) => {
+    const known = rows.find((row) => row.address === address);
+    return {
+      name: known?.name || address,
+      awayUntil: known?.awayUntil ?? null,
+      isMachine: isMachinesAddress(address),
+      thisWeek: lately.get(address) ?? 0,
+    };
+  });
+}
+
+/** Who has sent a chase about a task within a day. */
+async function chasedBy(db: Database, actor: Actor, taskId: string): Promise<string | null> {
+  const [row] = await rowsOf<{ name: string; personId: string }>(
+    db,
+    sql`select p.name, p.id as "personId" from outgoing o join person p on p.id = o.person_id
+      where o.task_id = ${taskId} and o.is_chase and o.created_at > ${new Date(actor.now - 86_400_000)} order by o.created_at desc limit 1`,
+  );
+  return row ? (row.personId === actor.personId ? "You" : row.name) : null;
+}
+
 /** A letter of ours: an answer, one from a task, or a new one. */
 export const write = define({
   name: "write",
@@ -107,6 +137,7 @@ export const write = define({
     taskId: id.nullable(),
     finishes: z.boolean(),
     dealsWith: z.boolean(),
+    chases: z.boolean().default(false),
     slips: z.array(writtenSlip).max(40).default([]),
   }),
   async load(db, actor, input): Promise<WriteBackFacts | null> {
@@ -141,6 +172,8 @@ export const write = define({
       canSend: Boolean(process.env.JAM_SMTP_OUT),
       answers,
       conversation,
+      chased: input.chases ? await chasedFacts(db, people, actor.now) : [],
+      chasedBy: input.chases && input.taskId ? await chasedBy(db, actor, input.taskId) : null,
       written: owners.map((owner, i) => ({ id: ids[i]!, number: numbers[i]!, owner })),
       task: task && {
         id: input.taskId!,

@@ -15,6 +15,7 @@ export const make = define({
   input: z.object({
     title: text,
     ownerId: id.nullable(),
+    theirsId: id.nullable().default(null),
     due,
     priority,
     projectId: id.nullable(),
@@ -24,6 +25,7 @@ export const make = define({
     if (
       !(await areKnown(db, actor, {
         personId: input.ownerId,
+        correspondentId: input.theirsId,
         projectId: input.projectId,
         workstreamId: input.workstreamId,
       }))

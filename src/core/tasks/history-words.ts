@@ -18,6 +18,7 @@ export const ACT_NAMES = [
   "ask back",
   "doubt",
   "keep posted",
+  "note a call",
   "comment",
   "write",
   "send again",
@@ -143,6 +144,12 @@ export function historyWords(
         ? `${who} does not want to hear of it`
         : `${who} hears as usual`;
   }
+  if (act === "note a call") {
+    const call = changes.find((one) => one.row === "comment")?.after;
+    const fields = own.flatMap((change) => fieldWords(change, nameOf, by));
+    const rang = `${call?.kind === "call" ? "spoke with them" : "rang, nobody reached"}: ${quoted(call?.text)}`;
+    return [rang, ...fields].join(", ");
+  }
   if (act === "comment") return "wrote a note";
   if (act === "may write") {
     const rule = own.find((change) => change.after !== null)?.after?.mayWrite;
@@ -159,7 +166,8 @@ export function historyWords(
     const done = own.some((change) => change.after?.state === "done") ? " and finished it" : "";
     const whom = `${to.slice(0, 3).join(", ")}${to.length > 3 ? ` and ${to.length - 3} more` : ""}`;
     const isMade = own.some((change) => change.row === "task" && change.before === null);
-    return isMade ? `kept it with a letter to ${whom}` : `wrote to ${whom}${done}`;
+    if (isMade) return `kept it with a letter to ${whom}`;
+    return `${letter?.isChase === true ? "chased" : "wrote to"} ${whom}${done}`;
   }
   const fields = own.flatMap((change) => fieldWords(change, nameOf, by));
   return fields.length > 0 ? fields.join(", ") : act;

@@ -86,7 +86,7 @@ export function readLine(
   for (const { person, at, end } of namedIn(rest, team)) {
     const before = rest.slice(0, at);
     const after = rest.slice(end);
-    const forName = /[\s,;]+(?:for|to|give to|hand to|handed to)\s+$/i.exec(before);
+    const forName = /[\s,;]+(?:for|from|to|give to|hand to|handed to)\s+$/i.exec(before);
     const isTail = /^[\s,;.]*$/.test(after) || /^\s*[,;]/.test(after);
     if (forName && isTail) {
       ownerId = person.id;

@@ -7,8 +7,8 @@ import type { Holding } from "./chain";
 export const TASK_STATES = ["to begin", "under way", "done", "called off"] as const;
 export type TaskState = (typeof TASK_STATES)[number];
 
-/** What a comment is: a note, a call that was made about a wait, or a question of the owner to who gave the task. */
-export type CommentKind = "note" | "call" | "question";
+/** What a comment is: a note, a call about a wait (they were spoken to, or not reached), or a question of the owner to who gave the task. */
+export type CommentKind = "note" | "call" | "call missed" | "question";
 
 /** A due: a day, perhaps a time, and the zone both are meant in. */
 export interface Due {

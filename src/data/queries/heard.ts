@@ -8,12 +8,12 @@ import { notice } from "../schema";
 
 /**
  * Keeps when the last word of the other side came, from which silence counts: of a wait the newest letter of whoever owes it
- * in its conversation, of a task handed over the last act of its owner. A new task has been quiet since it was made.
+ * in its conversation or a call that reached them, of a task handed over the last act of its owner. A new task has been quiet since it was made.
  */
 export async function noteHeard(
   db: Database,
   taskId: string,
-  isNew: boolean,
+  { isNew, isSpokenTo }: { isNew: boolean; isSpokenTo: boolean },
   actor: Viewer & { readonly now: number },
 ): Promise<void> {
   const now = new Date(actor.now);
@@ -21,6 +21,10 @@ export async function noteHeard(
     await db.execute(
       sql`update task t set heard_at = coalesce((select max(least(l.sent_at, l.received_at)) from letter l join correspondent k on k.address = l.from_address
         where l.conversation_id = t.conversation_id and k.id = t.theirs_id and l.automatic is null), t.created_at) where t.id = ${taskId}`,
+    );
+  else if (isSpokenTo)
+    await db.execute(
+      sql`update task set heard_at = greatest(heard_at, ${now}) where id = ${taskId} and side = 'theirs'`,
     );
   else
     await db.execute(

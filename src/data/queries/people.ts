@@ -49,10 +49,10 @@ export async function correspondentsById(
 }
 
 /** People outside whom a viewer may write to by their name. */
-export function knownOutside(db: Database, viewer: Viewer): Promise<{ name: string; address: string }[]> {
-  return rowsOf<{ name: string; address: string }>(
+export function knownOutside(db: Database, viewer: Viewer): Promise<{ id: string; name: string; address: string }[]> {
+  return rowsOf<{ id: string; name: string; address: string }>(
     db,
-    sql`select k.name, k.address from correspondent k where ${maySeeCorrespondent(viewer)} order by k.firm_id is null, k.name limit 400`,
+    sql`select k.id, k.name, k.address from correspondent k where ${maySeeCorrespondent(viewer)} order by k.firm_id is null, k.name limit 400`,
   );
 }
 

@@ -37,7 +37,11 @@ export interface TasksLook {
   readonly show: "open" | "done";
 }
 
-type Row = Omit<TaskRow, "owner" | "theirs" | "due" | "finishedAt" | "createdAt" | "reference" | "slug"> & {
+/** The columns of a task as `taskColumnsFor` selects them. */
+export type TaskColumns = Omit<
+  TaskRow,
+  "owner" | "theirs" | "due" | "finishedAt" | "createdAt" | "reference" | "slug"
+> & {
   fruit: string;
   number: number;
   ownerId: string | null;
@@ -49,7 +53,7 @@ type Row = Omit<TaskRow, "owner" | "theirs" | "due" | "finishedAt" | "createdAt"
   createdAt: InstantText;
 };
 
-const columns = (
+export const taskColumnsFor = (
   viewer: Viewer,
 ) => sql`t.id, t.fruit, t.number, t.title, t.side, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone",
   t.priority, t.state, t.project_id as "projectId", (select p.name from project p where p.id = t.project_id and ${maySeeProject(viewer)}) as project, t.workstream_id as "workstreamId", t.kind,
@@ -57,7 +61,8 @@ const columns = (
   (select s.title from slip s join letter bl on bl.id = s.letter_id where s.conversation_id = t.conversation_id and s.kind = 'trouble' and s.state = 'proposed' and bl.bounce is not null order by s.id desc limit 1) as trouble,
   t.finished_at as "finishedAt", t.created_at as "createdAt", t.chain, t.doubt`;
 
-async function taskRows(db: Database, rows: readonly Row[]): Promise<TaskRow[]> {
+/** Rows of tasks with their people. */
+export async function taskRows(db: Database, rows: readonly TaskColumns[]): Promise<TaskRow[]> {
   const people = new Map((await team(db)).map((person) => [person.id, person]));
   const outside = await correspondentsById(
     db,
@@ -114,9 +119,9 @@ export async function tasksPage(
   else if (parts.length === 3)
     after = sql`and (${DUE_DAY}, ${DUE_TIME}, t.number) > (${parts[0]}::date, ${parts[1]}, ${Number(parts[2])})`;
   const order = isFinished ? sql`t.finished_at desc, t.number desc` : sql`${DUE_DAY}, ${DUE_TIME}, t.number`;
-  const rows = await rowsOf<Row & { finishedText: string | null }>(
+  const rows = await rowsOf<TaskColumns & { finishedText: string | null }>(
     db,
-    sql`select ${columns(viewer)}, t.finished_at::text as "finishedText" from task t where ${lookOf(look, viewer)} ${after} order by ${order} limit ${limit}`,
+    sql`select ${taskColumnsFor(viewer)}, t.finished_at::text as "finishedText" from task t where ${lookOf(look, viewer)} ${after} order by ${order} limit ${limit}`,
   );
   const last = rows.at(-1);
   const next =
@@ -129,7 +134,7 @@ export async function tasksPage(
 }
 
 /** Counts rows, but never more than `MOST_COUNTED` + 1 of them. */
-async function counted(db: Database, condition: SQL): Promise<number> {
+export async function counted(db: Database, condition: SQL): Promise<number> {
   const [row] = await rowsOf<{ n: number }>(
     db,
     sql`select count(*)::int as n from (select 1 from task t where ${condition} limit ${MOST_COUNTED + 1}) x`,
@@ -148,7 +153,7 @@ export async function tasksFigures(db: Database, viewer: Viewer, look: TasksLook
 }
 
 /** What is waited for: something owed by somebody outside, or handed over to a colleague. The same words as in the index. */
-export const IS_WAITED = sql`(side = 'theirs' or chain <> '[]'::jsonb)`;
+export const IS_WAITED = sql`(t.side = 'theirs' or t.chain <> '[]'::jsonb)`;
 
 /** The figures beside the stations. */
 export async function stationCounts(db: Database, viewer: Viewer, today: Day): Promise<CountsView> {
@@ -265,7 +270,7 @@ export async function taskSheet(
   domain: string | null = null,
 ): Promise<TaskSheet | null> {
   const [row] = await rowsOf<
-    Row & {
+    TaskColumns & {
       conversationId: string | null;
       letterId: string | null;
       start: number | null;
@@ -275,7 +280,7 @@ export async function taskSheet(
     }
   >(
     db,
-    sql`select ${columns(viewer)}, t.conversation_id as "conversationId", t.letter_id as "letterId", t.start, t."end", t.may_write as "mayWrite", (select name from workstream where id = t.workstream_id) as workstream
+    sql`select ${taskColumnsFor(viewer)}, t.conversation_id as "conversationId", t.letter_id as "letterId", t.start, t."end", t.may_write as "mayWrite", (select name from workstream where id = t.workstream_id) as workstream
       from task t where t.number = ${number} and ${maySeeTask(viewer)}`,
   );
   if (!row) return null;

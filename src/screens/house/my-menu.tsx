@@ -55,6 +55,19 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
     ],
   ],
   [
+    "In Waiting",
+    [
+      ["↓ ↑", "next and previous wait"],
+      ["Enter", "the letter is good: send it, and on to the next"],
+      ["W", "reword the letter"],
+      ["L", "leave the letter out today"],
+      ["C", "note a call"],
+      ["O", "open the task"],
+      ["A", "a new wait"],
+      ["U", "undo"],
+    ],
+  ],
+  [
     "Everywhere",
     [
       ["/", "find"],

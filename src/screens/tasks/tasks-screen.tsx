@@ -249,10 +249,6 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
         <KeyCap name="C" />
         Note
       </button>
-      <button type="button" onClick={openLetter} disabled={!sheet.passage}>
-        <KeyCap name="L" />
-        Letter
-      </button>
       <button type="button" onClick={() => setWriting(sheet.task.id)}>
         <KeyCap name="W" />
         Write

@@ -4,10 +4,12 @@ import { invalid, type Outcome } from "../outcome";
 import { newTask } from "../row";
 import { type Due, tidyTitle } from "../task";
 
-/** A task made by hand, without a letter. */
+/** A task, or a wait where somebody outside owes it, made by hand, without a letter. */
 export interface NewTask {
   readonly title: string;
   readonly ownerId: string | null;
+  /** Somebody outside who owes it; null for a task of ours. */
+  readonly theirsId?: string | null;
   readonly due: Due | null;
   readonly priority: Priority;
   readonly projectId: string | null;
@@ -30,7 +32,9 @@ export function makeTask(facts: { id: string; number: number; actorId: string },
           ...input,
           ...facts,
           title: title.title,
-          owner: { side: "ours", personId: input.ownerId },
+          owner: input.theirsId
+            ? { side: "theirs", correspondentId: input.theirsId }
+            : { side: "ours", personId: input.ownerId },
         },
         now,
       ),

@@ -1,6 +1,8 @@
 import type { Correspondent } from "../../letters/letter";
 import { TAKE_BACK_MS } from "../../letters/outgoing";
 import { tidyLetter, type WrittenLetter } from "../../letters/to-send";
+import { sayDay } from "../../time/say-day";
+import { MOST_CHASES_A_WEEK } from "../../waiting/next-step";
 import { invalid, type Outcome, type Write } from "../outcome";
 import type { TaskState } from "../task";
 import { type ConversationFacts, nothingToDo } from "./deal-with";
@@ -26,6 +28,15 @@ export interface WriteBackFacts {
   readonly conversation: (ConversationFacts & { readonly conversationProjectId: string | null }) | null;
   /** Ids, numbers and owners of the tasks that are kept with it, one for each slip. */
   readonly written: readonly WrittenTask[];
+  /** What is known of those it goes to, where it chases: who is away or a machine, and how often they were chased lately. */
+  readonly chased: readonly {
+    readonly name: string;
+    readonly isMachine: boolean;
+    readonly awayUntil: string | null;
+    readonly thisWeek: number;
+  }[];
+  /** Who has chased about the task within a day, and has not taken it back. */
+  readonly chasedBy: string | null;
   readonly task: {
     readonly id: string;
     readonly state: TaskState;
@@ -39,6 +50,8 @@ export interface WriteBackInput extends WrittenLetter {
   readonly finishes: boolean;
   /** Take the conversation out of Sort in the same step; slips still open are brushed off. */
   readonly dealsWith: boolean;
+  /** It asks once more for what is owed on the task. */
+  readonly chases: boolean;
   /** What it asks and promises that is kept as tasks in the same step. */
   readonly slips: readonly WrittenSlip[];
 }
@@ -55,6 +68,22 @@ function referencesOf(answers: WriteBackFacts["answers"]): string[] {
   return all.length > MOST_REFERENCES ? [all[0]!, ...all.slice(1 - MOST_REFERENCES)] : all;
 }
 
+/** Why nobody is chased now: a machine, somebody who is away, too often within a week. A plain letter may still be written. */
+function mayNotChase({ chased, chasedBy, task }: WriteBackFacts, now: string): string | null {
+  if (!task) return "A chase is about a task. Nothing was sent.";
+  if (task.state === "done" || task.state === "called off")
+    return `The task is ${task.state} already. Nothing was sent.`;
+  if (chasedBy) return `${chasedBy} chased about this within a day already. Nothing was sent twice.`;
+  for (const one of chased) {
+    if (one.isMachine) return `${one.name} is a machine’s address; nobody reads there. Nothing was sent.`;
+    if (one.awayUntil && one.awayUntil > now.slice(0, 10))
+      return `${one.name} is away until ${sayDay(one.awayUntil, now.slice(0, 10))}. Nothing was sent; it can be chased then.`;
+    if (one.thisWeek >= MOST_CHASES_A_WEEK)
+      return `${one.name} was chased ${one.thisWeek} times in five working days already. Nothing was sent; ring them, or wait until tomorrow.`;
+  }
+  return null;
+}
+
 /**
  * Writes a letter: it waits in the outbox for the seconds in which it can be taken back. With it, in one step, the task may
  * be finished or the conversation be dealt with.
@@ -67,6 +96,8 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
   const tidy = tidyLetter(input);
   if (!tidy.ok) return invalid(tidy.why);
   const { letter } = tidy;
+  const noChase = input.chases ? mayNotChase(facts, now) : null;
+  if (noChase) return invalid(noChase);
   if (facts.fileBytes > MOST_FILE_BYTES)
     return invalid(
       `The files have ${Math.round(facts.fileBytes / 1_048_576)} MB together; ${MOST_FILE_BYTES / 1_048_576} are the most that mail servers take. Nothing was sent.`,
@@ -99,6 +130,7 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
         maybeTwice: false,
         sentAt: null,
         letterId: null,
+        isChase: input.chases,
       },
     },
   ];

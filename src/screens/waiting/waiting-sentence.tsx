@@ -1,0 +1,115 @@
+"use client";
+
+import { useState } from "react";
+import { useHouse } from "../parts/house";
+import { type Pick, PickWord } from "../words/pick-word";
+import type { WaitingLook } from "./waiting-data";
+
+const FROM: Readonly<Record<WaitingLook["from"], string>> = {
+  anybody: "anybody",
+  outside: "people outside",
+  "the team": "the team",
+};
+const ORDER: Readonly<Record<WaitingLook["order"], string>> = {
+  silence: "longest silence first",
+  person: "by person",
+  project: "by project",
+};
+
+/** What Waiting shows, in one sentence whose words can be changed. */
+export function WaitingSentence(props: {
+  readonly look: WaitingLook;
+  /** People outside who are in the list, to look at one of them alone. */
+  readonly outside: readonly { readonly id: string; readonly name: string }[];
+  readonly onLook: (look: WaitingLook) => void;
+}) {
+  const { look, onLook } = props;
+  const { team, projects } = useHouse();
+  const [open, setOpen] = useState<"from" | "project" | "order" | "whom" | null>(null);
+  const word = (name: typeof open) => ({
+    isOpen: open === name,
+    onOpen: (isOpen: boolean) => setOpen(isOpen ? name : null),
+  });
+  const everybody = [...props.outside, ...team];
+  const person = everybody.find((one) => one.id === look.personId);
+  const froms: Pick<Partial<WaitingLook>>[] = [
+    ...(["anybody", "outside", "the team"] as const).map((from) => ({
+      id: from,
+      value: { from, personId: null },
+      name: FROM[from],
+      matches: [FROM[from]],
+    })),
+    ...everybody.map((one) => ({
+      id: one.id,
+      value: { from: "anybody" as const, personId: one.id },
+      name: one.name,
+      matches: [one.name],
+    })),
+  ];
+  return (
+    <p className="min-w-0 text-[14px] font-medium">
+      From{" "}
+      <b>
+        <PickWord
+          label="From whom"
+          shown={person?.name ?? (look.personId ? "one person" : FROM[look.from])}
+          picks={() => froms}
+          {...word("from")}
+          onPick={(to) => onLook({ ...look, ...to })}
+        />
+      </b>{" "}
+      for{" "}
+      <b>
+        <PickWord
+          label="For whom"
+          shown={look.isMine ? "me" : "all of us"}
+          picks={() =>
+            [true, false].map((isMine) => {
+              const name = isMine ? "me" : "all of us";
+              return { id: name, value: isMine, name, matches: [name] };
+            })
+          }
+          {...word("whom")}
+          onPick={(isMine) => onLook({ ...look, isMine })}
+          width={90}
+        />
+      </b>{" "}
+      in{" "}
+      <b>
+        <PickWord
+          label="Project"
+          shown={projects.find((project) => project.id === look.projectId)?.name ?? "any project"}
+          picks={() => [
+            { id: "any", value: null as string | null, name: "any project", matches: ["any project"] },
+            ...projects.map((project) => ({
+              id: project.id,
+              value: project.id as string | null,
+              name: project.name,
+              matches: [project.name],
+            })),
+          ]}
+          {...word("project")}
+          onPick={(projectId) => onLook({ ...look, projectId })}
+        />
+      </b>
+      ,{" "}
+      <b>
+        <PickWord
+          label="In which order"
+          shown={ORDER[look.order]}
+          picks={() =>
+            (["silence", "person", "project"] as const).map((order) => ({
+              id: order,
+              value: order,
+              name: ORDER[order],
+              matches: [ORDER[order]],
+            }))
+          }
+          {...word("order")}
+          onPick={(order) => onLook({ ...look, order })}
+          width={150}
+        />
+      </b>
+    </p>
+  );
+}
