@@ -15,6 +15,7 @@ const SCREENS = [
   "/tasks/rhubarb-128",
   "/letters",
   "/people",
+  "/waiting",
   "/mailboxes",
   "/learnt",
   "/write",

@@ -50,7 +50,7 @@ describe.each(ENGINES)("on %s", (engine) => {
     const { id: taskId, slug } = await made();
     await must(house.ines, "hand over", { taskId, toIds: [house.suki], note: "only sheet 3 changed" });
     expect(await heard(house.suki, slug)).toMatchObject([
-      { what: "given", why: "owns it", loudness: "at once", words: "handed it to Suki Aldane: “only sheet 3 changed”" },
+      { what: "given", why: "owns it", loudness: "at once", words: "gave it to you: “only sheet 3 changed”" },
     ]);
     await must(house.suki, "take on", { taskId });
     await must(house.suki, "hand over", { taskId, toIds: [jonah], note: "you have the model open" });
@@ -66,8 +66,8 @@ describe.each(ENGINES)("on %s", (engine) => {
     expect(await whats(house.suki, slug)).toEqual(["done", "asked", "given"]);
     expect(await whats(jonah, slug)).toEqual(["answered", "given"]);
     expect((await sheet(slug))?.happened.map((one) => one.words)).toEqual([
-      "finished it, took it on",
-      "answered",
+      "took it on, finished it",
+      "wrote a note",
       "asked: “Which revision?”",
       "passed it to Jonah Prewitt: “you have the model open”",
       "took it on",

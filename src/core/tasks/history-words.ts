@@ -40,7 +40,8 @@ function sayDue(values: RowValues | null): string {
   return `${sayDay(day, day)}${typeof values?.dueTime === "string" ? `, ${values.dueTime}` : ""}`;
 }
 
-function lastLink(values: RowValues): Readonly<Record<string, string>> | null {
+/** The last hand-over that the values of a task tell of. */
+export function lastLink(values: RowValues): Readonly<Record<string, string>> | null {
   const last = Array.isArray(values.chain) ? values.chain.at(-1) : null;
   return typeof last === "object" ? last : null;
 }

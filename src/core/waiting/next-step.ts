@@ -73,8 +73,9 @@ function chaseDay(wait: WaitNow, calendar: WorkingCalendar): { day: Day; why: Ne
   if (due && due < today) return { day: today, why: wait.isPromise ? "promise broken" : "over" };
   if (due && wait.isPromise) return { day: addWorkingDays(due, 1, calendar), why: "promise broken" };
   if (due) {
-    // Two working days before it is needed there is still time to get it; sooner where they have been silent too long.
-    const before = addWorkingDays(due, -2, calendar);
+    // Two working days before it is needed there is still time to get it; sooner where they have been silent too long; never
+    // on the day of their last word.
+    const before = latest(addWorkingDays(due, -2, calendar), addWorkingDays(heard, 1, calendar));
     return before <= silentFrom ? { day: before, why: "before it is needed" } : { day: silentFrom, why: "silent" };
   }
   return { day: silentFrom, why: "silent" };

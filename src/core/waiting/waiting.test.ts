@@ -51,6 +51,7 @@ test("a broken promise is chased the day after, what is needed two working days 
   expect(step({ due: "2026-11-23", isPromise: true })).toEqual({ what: "letter", day: TODAY, why: "promise broken" });
   expect(step({ due: "2026-11-26", isPromise: true })).toMatchObject({ day: "2026-11-27", why: "promise broken" });
   expect(step({ due: "2026-11-27" })).toMatchObject({ day: "2026-11-25", why: "before it is needed" });
+  expect(step({ due: "2026-11-26", heard: TODAY, silence: 0 })).toMatchObject({ day: "2026-11-25" });
   expect(step({ due: "2026-12-18" })).toMatchObject({ day: "2026-11-27", why: "silent" });
   expect(step({ heard: "2026-11-17", silence: 5 })).toMatchObject({ what: "letter", day: TODAY, why: "silent" });
   expect(step({ heard: "2026-11-17", silence: 5, usual: 6 })).toMatchObject({ day: "2026-11-26" });

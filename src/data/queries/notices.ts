@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import type { Happening, Loudness, Why } from "../../core/hearing/heard";
-import { historyWords } from "../../core/tasks/history-words";
+import { letterWords, noticeWords } from "../../core/hearing/notice-words";
 import type { Change } from "../../core/tasks/outcome";
 import { initialsOf } from "../../core/views/initials";
 import { MOST_COUNTED, type NoticesView } from "../../core/views/views";
@@ -63,21 +63,17 @@ export async function noticesFor(db: Database, viewer: Viewer): Promise<NoticesV
     const person = personId ? people.get(personId) : null;
     const name = person?.name ?? writer;
     if (!name) return [];
-    const own =
-      changes && act ? historyWords(act, changes, taskId, (id) => people.get(id)?.name ?? null, personId!) : null;
-    const note = changes?.find((change) => change.row === "comment" && change.before === null)?.after?.text;
+    const words =
+      act && changes && personId
+        ? noticeWords(rest.what, { act, changes, personId }, taskId, (id) => people.get(id)?.name ?? null)
+        : letterWords(begins ?? "");
     return [
       {
         ...rest,
         reference: `${fruit} ${number}`,
         slug: `${fruit}-${number}`,
         by: { name, initials: initialsOf(name), isTeam: person !== null && person !== undefined },
-        words:
-          own === null
-            ? `wrote again: “${(begins ?? "").replace(/\s+/g, " ").trim()}”`
-            : typeof note === "string" && (rest.what === "noted" || rest.what === "named" || rest.what === "answered")
-              ? `${rest.what === "answered" ? "answered" : "wrote"}: “${note.slice(0, 140)}”`
-              : own,
+        words,
         at: millis(at),
       },
     ];

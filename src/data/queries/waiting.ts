@@ -144,8 +144,14 @@ async function happenedOn(db: Database, rows: readonly Columns[]): Promise<Happe
   for (const { taskId, letterId, at, isTheirs, isOurs, isChase } of letters) {
     if (isTheirs || isOurs) latest.set(taskId, letterId);
     if (isTheirs) push(taskId, { at: millis(at), what: "they wrote" });
-    else if (isOurs) push(taskId, { at: millis(at), what: isChase ? "chased" : "we wrote" });
+    else if (isOurs && !isChase) push(taskId, { at: millis(at), what: "we wrote" });
   }
+  // Chases also while they are on their way, and those that began a conversation of their own.
+  const chases = await rowsOf<{ taskId: string; at: InstantText }>(
+    db,
+    sql`select task_id as "taskId", coalesce(sent_at, created_at) as at from outgoing where task_id in ${ids} and is_chase order by 2`,
+  );
+  for (const { taskId, at } of chases) push(taskId, { at: millis(at), what: "chased" });
   const notes = await rowsOf<{ taskId: string; at: InstantText; isOwners: boolean; kind: string }>(
     db,
     sql`select c.task_id as "taskId", c.at, c.person_id = t.owner_id as "isOwners", c.kind from comment c join task t on t.id = c.task_id

@@ -85,7 +85,7 @@ export function Notices({ counts }: { counts: CountsView }) {
         </svg>
         {counts.fresh > 0 && <span className="tabular-nums">{shown} new</span>}
       </PopoverButton>
-      <PopoverPanel anchor="bottom end" className="pan z-40 mt-2 w-[400px] max-w-[94vw] p-0">
+      <PopoverPanel anchor={{ to: "bottom end", gap: 8 }} className="pan z-40 w-[400px] max-w-[94vw] p-0">
         {({ close }) => (
           <>
             <h2 className="border-b border-hairline px-4 py-2 text-[16px]">What you should hear</h2>

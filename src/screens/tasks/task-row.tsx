@@ -135,7 +135,7 @@ export const TaskRowView = memo(function TaskRowView({
             {who ? `${who.id === me.id ? "you" : who.name.split(" ")[0]}, ${stateWords}` : `nobody yet, ${stateWords}`}
           </span>
         </span>
-        <span className="relative z-[2] flex w-[124px] flex-none items-center gap-[7px] pr-2 text-[13px] font-semibold max-md:w-[44px] max-sm:hidden">
+        <span className="relative z-[2] flex w-[118px] flex-none items-center gap-[7px] pr-2 text-[13px] font-semibold max-md:w-[44px] max-sm:hidden">
           {who && <PersonLabel initials={who.initials} name={who.name} isTeam={!task.theirs} />}
           <span className={`min-w-0 ${who ? "max-md:hidden" : ""}`}>
             <OwnerWord
@@ -149,7 +149,7 @@ export const TaskRowView = memo(function TaskRowView({
             />
           </span>
         </span>
-        <span className="w-[114px] flex-none pt-1 max-sm:hidden">
+        <span className="w-[146px] flex-none pt-1 max-sm:hidden">
           <span className={`flex items-center gap-[7px] text-[13px] font-semibold leading-[17px] ${stateColour}`}>
             <StateSign state={task.state} isLate={lateness !== null} />
             <span className="relative z-[2] min-w-0">
