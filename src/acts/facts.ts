@@ -175,6 +175,14 @@ export async function areKnown(
   return row!.known;
 }
 
+/** Whether all of these are of the team. */
+export async function areMembers(db: Database, ids: readonly string[]): Promise<boolean> {
+  const wanted = [...new Set(ids)];
+  if (wanted.length === 0) return true;
+  const rows = await rowsOf<{ id: string }>(db, sql`select id from person where id in ${wanted}`);
+  return rows.length === wanted.length;
+}
+
 /** Names for ids in sentences; a project that the viewer may not see has none. */
 export async function namesFor(
   db: Database,

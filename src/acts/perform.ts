@@ -9,7 +9,16 @@ import { history } from "../data/schema";
 import type { Actor, AnyAct } from "./act";
 import { fromLetter, mayWrite } from "./deeds/address-acts";
 import { changeSlip, changeTask } from "./deeds/field-acts";
-import { askBackAct, doubtAct, handBackAct, handOverAct, keepPosted, noteCallAct, takeOnAct } from "./deeds/hand-acts";
+import {
+  askBackAct,
+  doubtAct,
+  finishAndNextAct,
+  handBackAct,
+  handOverAct,
+  keepPosted,
+  noteCallAct,
+  takeOnAct,
+} from "./deeds/hand-acts";
 import { join, splitAct } from "./deeds/join-acts";
 import { sendAgain, write } from "./deeds/letter-acts";
 import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
@@ -37,6 +46,7 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   "ask back": askBackAct,
   doubt: doubtAct,
   "note a call": noteCallAct,
+  "finish and next": finishAndNextAct,
   "keep posted": keepPosted,
   comment,
   write,

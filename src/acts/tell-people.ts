@@ -100,7 +100,14 @@ export async function tellPeople(db: Database, actor: Actor, entry: Entry): Prom
     const isSpokenTo = entry.changes.some(
       (change) => change.row === "comment" && change.before === null && change.after?.kind === "call",
     );
-    await noteHeard(db, taskId, { isNew: own.some((change) => change.before === null), isSpokenTo }, actor);
+    // Asked of somebody outside, or spoken to: their silence begins anew.
+    const isAsked = own.some((change) => typeof change.after?.theirsId === "string" && change.before !== null);
+    await noteHeard(
+      db,
+      taskId,
+      { isNew: own.some((change) => change.before === null), isSpokenTo: isSpokenTo || isAsked },
+      actor,
+    );
   }
 }
 

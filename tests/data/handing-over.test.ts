@@ -1,3 +1,4 @@
+import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { perform } from "@/acts/perform";
 import { addPerson } from "@/acts/set-up";
@@ -5,6 +6,7 @@ import { takeIn } from "@/acts/take-in";
 import { newId } from "@/data/ids";
 import { noticesFor, seeNotices } from "@/data/queries/notices";
 import { taskSheet, tasksPage } from "@/data/queries/tasks";
+import { rowsOf } from "@/data/rows";
 import { project, projectMember } from "@/data/schema";
 import { ENGINES, NOW, rawLetter, type TestHouse, testHouse } from "./test-house";
 
@@ -187,5 +189,80 @@ describe.each(ENGINES)("on %s", (engine) => {
       by: { name: "Colm Hartnell", isTeam: false },
       words: expect.stringContaining("Wednesday noon"),
     });
+  });
+
+  test("a slip is kept and handed over in one step, to two people as two tasks, or not at all", async () => {
+    const raw = rawLetter({
+      id: "s1@council.example",
+      subject: "Posts",
+      body: "Hi Ines,\n\nCould you count the posts?\n\nColm",
+    });
+    await takeIn(house.db, [{ raw }], house.shared, clock);
+    const [slip] = await rowsOf<{ id: string; conversationId: string }>(
+      house.db,
+      sql`select s.id, s.conversation_id as "conversationId" from slip s join letter l on l.id = s.letter_id where l.message_id = 's1@council.example'`,
+    );
+    const { conversationId, id } = slip!;
+    const due = { day: "2026-11-27", time: "12:00", zone: "Europe/London" };
+    const keep = (hand: object) => ({ conversationId, slipIds: [id], hand: { note: "east side first", due, ...hand } });
+    expect(await says(house.ines, "keep", keep({ toIds: [house.suki, house.suki] }))).toContain("somebody twice");
+    expect(await says(house.ines, "keep", keep({ toIds: [house.suki], due: { ...due, day: "2026-02-30" } }))).toContain(
+      "There is no",
+    );
+    const done = await must(house.ines, "keep", keep({ toIds: [house.suki, jonah] }));
+    expect(done.made).toHaveLength(2);
+    const sheets = await Promise.all(done.made.map((one) => sheet(one.slug)));
+    expect(
+      sheets.map((one) => [one?.task.owner?.name, one?.task.due?.day, one?.together.length, one?.passage?.from]),
+    ).toEqual([
+      ["Suki Aldane", "2026-11-27", 1, "Colm Hartnell"],
+      ["Jonah Prewitt", "2026-11-27", 1, "Colm Hartnell"],
+    ]);
+    expect(await heard(jonah, done.made[1]!.slug)).toMatchObject([{ words: "gave it to you: “east side first”" }]);
+  });
+
+  test("asked of somebody outside by letter it is a wait in the same step, and a task again when that is taken back", async () => {
+    process.env.JAM_SMTP_OUT = "smtp://127.0.0.1:25";
+    const { id: taskId, slug } = await made({ title: "Paint list", ownerId: house.ines });
+    const [colm] = await rowsOf<{ id: string }>(
+      house.db,
+      sql`select id from correspondent where address = 'colm@council.example'`,
+    );
+    const letter = {
+      to: [{ name: "Colm Hartnell", address: "colm@council.example" }],
+      cc: [],
+      subject: "Paint list",
+      text: "Would you take this on for us?",
+      from: "ines@house.example",
+      answersId: null,
+      taskId,
+      finishes: false,
+      dealsWith: false,
+      waitsForId: colm!.id,
+    };
+    expect(await says(house.ines, "write", { ...letter, to: [{ name: "", address: "ada@beech.example" }] })).not.toBe(
+      "done",
+    );
+    await must(house.ines, "write", letter);
+    expect((await sheet(slug))?.task).toMatchObject({
+      side: "theirs",
+      theirs: { name: "Colm Hartnell" },
+      owner: { id: house.ines },
+    });
+    expect((await sheet(slug))?.happened[0]?.words).toBe("asked Colm Hartnell for it by letter, and waits");
+    await must(house.ines, "undo", { entryId: null });
+    expect((await sheet(slug))?.task).toMatchObject({ side: "ours", theirs: null, owner: { id: house.ines } });
+  });
+
+  test("finished, and what follows stands in the same conversation and project", async () => {
+    const { id: taskId, slug } = await made({ title: "Measure the gate", projectId: secret });
+    const next = { title: "order the gate", ownerId: house.suki, due: null, priority: "high" };
+    const done = await must(house.ines, "finish and next", { taskId, ...next });
+    expect((await sheet(slug))?.task.state).toBe("done");
+    const follows = await sheet(done.made[0]!.slug);
+    expect(follows?.task).toMatchObject({ projectId: secret, priority: "high", owner: { name: "Suki Aldane" } });
+    expect(follows?.happened[0]?.words).toBe("made it to follow another");
+    expect(await whats(house.suki, done.made[0]!.slug)).toEqual(["given"]);
+    expect(await says(house.ines, "finish and next", { taskId, ...next })).toContain("is done already");
   });
 });

@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import { z } from "zod";
 import { holdingOf } from "../../core/tasks/decisions/change-fields";
+import { finishAndNext } from "../../core/tasks/decisions/finish-and-next";
 import {
   askBack,
   doubt,
@@ -17,8 +18,8 @@ import type { Database } from "../../data/engine/database";
 import { maySeeTask } from "../../data/need-to-know";
 import { rowsOf } from "../../data/rows";
 import { type Actor, define } from "../act";
-import { namesFor, takeIds, takeNumbers, taskColumns } from "../facts";
-import { due, id, text } from "../inputs";
+import { areMembers, namesFor, takeIds, takeNumbers, taskColumns } from "../facts";
+import { due, id, priority, text } from "../inputs";
 import { rowAsValues } from "../write-rows";
 
 /** A task as handing it over looks at it, where the actor may see it; locked. */
@@ -40,13 +41,6 @@ export async function handFacts(db: Database, actor: Actor, taskId: string): Pro
     actorId: actor.personId,
     ownerName: holding.ownerId ? (names.get(holding.ownerId) ?? null) : null,
   };
-}
-
-async function areMembers(db: Database, ids: readonly string[]): Promise<boolean> {
-  const wanted = [...new Set(ids)];
-  if (wanted.length === 0) return true;
-  const rows = await rowsOf<{ id: string }>(db, sql`select id from person where id in ${wanted}`);
-  return rows.length === wanted.length;
 }
 
 export const handOverAct = define({
@@ -97,6 +91,18 @@ export const doubtAct = define({
   input: z.object({ taskId: id, reason: text }),
   load: (db, actor, input) => handFacts(db, actor, input.taskId),
   decide: (facts, input, now) => doubt(facts, input, now),
+});
+
+export const finishAndNextAct = define({
+  name: "finish and next",
+  input: z.object({ taskId: id, title: text, ownerId: id.nullable(), due, priority }),
+  async load(db, actor, input) {
+    const facts = await handFacts(db, actor, input.taskId);
+    const task = await taskColumns(db, actor, input.taskId);
+    if (!facts || !task || !(await areMembers(db, input.ownerId ? [input.ownerId] : []))) return null;
+    return { ...facts, columns: task.columns, newId: takeIds(1)[0]!, number: (await takeNumbers(db, 1))[0]! };
+  },
+  decide: (facts, input, now) => finishAndNext(facts, input, now),
 });
 
 export const noteCallAct = define({

@@ -95,6 +95,15 @@ async function ownersOf(
   });
 }
 
+/** Whether somebody outside is among those a letter goes to. */
+async function isWrittenTo(db: Database, correspondentId: string, to: readonly Correspondent[]): Promise<boolean> {
+  const [row] = await rowsOf<{ address: string }>(
+    db,
+    sql`select address from correspondent where id = ${correspondentId}`,
+  );
+  return to.some((one) => one.address.trim().toLowerCase() === row?.address);
+}
+
 /** What is known of people who are to be chased, by their addresses. */
 async function chasedFacts(db: Database, people: readonly string[], now: number): Promise<WriteBackFacts["chased"]> {
   const lately = await chasedLately(db, now);
@@ -138,6 +147,8 @@ export const write = define({
     finishes: z.boolean(),
     dealsWith: z.boolean(),
     chases: z.boolean().default(false),
+    waitsForId: id.nullable().default(null),
+    due: due.optional(),
     slips: z.array(writtenSlip).max(40).default([]),
   }),
   async load(db, actor, input): Promise<WriteBackFacts | null> {
@@ -147,6 +158,7 @@ export const write = define({
     const conversation = conversationId ? await conversationFacts(db, actor, conversationId) : null;
     const task = input.taskId ? await taskColumns(db, actor, input.taskId) : null;
     if (input.taskId && !task) return null;
+    if (input.waitsForId && !(await isWrittenTo(db, input.waitsForId, input.to))) return null;
     const from = (await addressesFor(db, actor, input.answersId)).find(({ address }) => address === input.from);
     if (!from) return null;
     const files =
@@ -180,6 +192,7 @@ export const write = define({
         state: task.columns.state as TaskState,
         conversationId: task.conversationId,
         projectId: task.columns.projectId as string | null,
+        ownerId: task.columns.ownerId as string | null,
       },
     };
   },

@@ -6,20 +6,26 @@ import { backToSort, brushOff, goesTo, nothingToDo } from "../../core/tasks/deci
 import { keepSlips } from "../../core/tasks/decisions/keep-slips";
 import { rowsOf } from "../../data/rows";
 import { define } from "../act";
-import { areKnown, conversationFacts, takeIds, takeNumbers } from "../facts";
+import { areKnown, areMembers, conversationFacts, takeIds, takeNumbers } from "../facts";
 import { due, id, owner, priority, text } from "../inputs";
 
 const aboutConversation = z.object({ conversationId: id });
 
 export const keep = define({
   name: "keep",
-  input: z.object({ conversationId: id, slipIds: z.array(id).min(1).max(100) }),
+  input: z.object({
+    conversationId: id,
+    slipIds: z.array(id).min(1).max(100),
+    hand: z.object({ toIds: z.array(id).min(1).max(20), note: text, due: due.optional() }).optional(),
+  }),
   async load(db, actor, input) {
     const facts = await conversationFacts(db, actor, input.conversationId);
     const open = facts?.slips.filter((slip) => input.slipIds.includes(slip.id) && slip.state === "proposed") ?? [];
+    if (input.hand && !(await areMembers(db, input.hand.toIds))) return null;
+    const more = (input.hand?.toIds.length ?? 1) - 1;
     // Only what becomes a task needs a number.
-    const numbers = await takeNumbers(db, open.filter((slip) => slip.changes === null).length);
-    return facts && { ...facts, numbers, ids: takeIds(open.length) };
+    const numbers = await takeNumbers(db, open.filter((slip) => slip.changes === null).length + more);
+    return facts && { ...facts, numbers, ids: takeIds(open.length + more + 1) };
   },
   decide: (facts, input, now) => keepSlips(facts, input, now),
 });

@@ -19,6 +19,7 @@ export const ACT_NAMES = [
   "doubt",
   "keep posted",
   "note a call",
+  "finish and next",
   "comment",
   "write",
   "send again",
@@ -133,6 +134,8 @@ export function historyWords(
         ? `kept it from the letter, for ${who}`
         : "kept it from the letter, without an owner yet";
   }
+  if (act === "finish and next")
+    return own.some((change) => change.before === null) ? "made it to follow another" : "finished it, with a next step";
   if (act === "make from letter") return "made it by a letter to its workstream’s address";
   if (act === "make task") return "made it by hand";
   if (act === "keep posted") {
@@ -168,6 +171,7 @@ export function historyWords(
     const whom = `${to.slice(0, 3).join(", ")}${to.length > 3 ? ` and ${to.length - 3} more` : ""}`;
     const isMade = own.some((change) => change.row === "task" && change.before === null);
     if (isMade) return `kept it with a letter to ${whom}`;
+    if (own.some((change) => change.after?.theirsId)) return `asked ${whom} for it by letter, and waits`;
     return `${letter?.isChase === true ? "chased" : "wrote to"} ${whom}${done}`;
   }
   const fields = own.flatMap((change) => fieldWords(change, nameOf, by));

@@ -39,6 +39,8 @@ export interface TaskMaking {
   readonly outgoingId?: string | null;
   /** What goes along to its owner. */
   readonly note?: string;
+  /** What tasks that ask several for the same thing have in common. */
+  readonly togetherId?: string | null;
   readonly actorId: string;
 }
 
@@ -74,6 +76,7 @@ export function newTask(making: TaskMaking, now: string): Write {
       end: making.end ?? null,
       kind: making.kind ?? null,
       outgoingId: making.outgoingId ?? null,
+      togetherId: making.togetherId ?? null,
       createdAt: now,
       createdBy: actorId,
       changedAt: now,

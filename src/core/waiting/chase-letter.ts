@@ -1,6 +1,6 @@
-import { Temporal } from "temporal-polyfill";
 import type { Day, WorkingCalendar } from "../time/day";
 import { sayDistance } from "../time/say-day";
+import { dayInFull } from "./day-in-full";
 
 /** What a chase is written from. */
 export interface ChaseFacts {
@@ -19,14 +19,6 @@ export interface ChaseFacts {
 
 /** Words of a passage in a letter at the most; what is longer is cut at a word. */
 const LONGEST_QUOTE = 160;
-
-/** A day in full, as it stands in a letter: "Wednesday 18 November". */
-export function dayInFull(day: Day): string {
-  const date = Temporal.PlainDate.from(day);
-  const months = "January February March April May June July August September October November December".split(" ");
-  const weekdays = "Monday Tuesday Wednesday Thursday Friday Saturday Sunday".split(" ");
-  return `${weekdays[date.dayOfWeek - 1]} ${date.day} ${months[date.month - 1]}`;
-}
 
 function shortened(words: string): string {
   const tidy = words

@@ -26,6 +26,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
     [
       ["Enter", "keep all slips shown, and on to the next"],
       ["K", "keep the lit slip"],
+      ["H", "hand the lit slip over, with a note"],
       ["X", "brush off the lit slip"],
       ["N", "nothing to do"],
       ["J", "join to a task"],
@@ -50,6 +51,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
       ["L", "open the letter"],
       ["W", "write a letter"],
       ["H", "hand over, or pass on"],
+      ["F", "done, and what follows"],
       ["K B Q", "given to you: take on, hand back, ask"],
       ["U", "undo"],
     ],

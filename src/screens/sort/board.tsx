@@ -10,6 +10,7 @@ import { LetterFoot } from "../letters/letter-files";
 import { useToday } from "../parts/house";
 import { useKeys } from "../parts/keys";
 import { KindMark } from "../parts/marks";
+import { HandOver } from "../tasks/hand-over";
 import { ProjectWord } from "../words/picks";
 import { BoardActs } from "./board-acts";
 import { BoardPapers } from "./board-papers";
@@ -68,6 +69,7 @@ function OpenBoard({
   const [editing, setEditing] = useState<SlipField | null>(null);
   const [isProjectOpen, openProject] = useState(false);
   const [focusCall, setFocusCall] = useState(0);
+  const [handingId, setHanding] = useState<string | null>(null);
 
   const { id } = conversation;
   const shown = conversation.slips.filter((slip) => slip.state !== "brushed off");
@@ -139,6 +141,7 @@ function OpenBoard({
     e: () => lit && (!lit.changes || lit.due) && setEditing("due"),
     r: () => lit && !lit.changes && setEditing("priority"),
     t: () => lit && !lit.changes && setEditing("title"),
+    h: () => lit && !lit.changes && setHanding(lit.id),
     g: () => openProject(true),
     w: () => answered && setWriting(true),
     j: () => setJoining(true),
@@ -163,6 +166,17 @@ function OpenBoard({
           acts.change(slip, to, to.field === editing && seen.current?.id === slip.id ? seen.current : slip)
         }
         onKeep={() => keep([slip])}
+        onHandOver={slip.changes ? null : () => setHanding(slip.id)}
+        handing={
+          handingId === slip.id ? (
+            <HandOver
+              task={{ id: slip.id, title: slip.title, due: slip.due, owner: null, chain: [] }}
+              onAsk={null}
+              onHand={(hand) => acts.handOver(slip, hand)}
+              onClose={() => setHanding(null)}
+            />
+          ) : null
+        }
         onBrushOff={() => brushOff(slip)}
       />
     );

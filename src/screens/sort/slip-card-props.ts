@@ -1,3 +1,4 @@
+import type { ReactNode } from "react";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import type { CorrespondentView, SlipView } from "../../core/views/views";
 
@@ -15,5 +16,9 @@ export interface SlipCardProps {
   readonly onEdit: (field: SlipField | null) => void;
   readonly onChange: (change: FieldChange) => Promise<boolean>;
   readonly onKeep: () => void;
+  /** Unfolds the line that hands it over; null for what only changes a task. */
+  readonly onHandOver: (() => void) | null;
+  /** That line, where it is unfolded. */
+  readonly handing: ReactNode;
   readonly onBrushOff: () => void;
 }

@@ -115,7 +115,13 @@ export function SlipCard(props: SlipCardProps) {
         </span>
       </div>
       {isLit && (
-        <SlipFoot slip={slip} keep="Keep" onKeep={props.onKeep} onBrushOff={props.onBrushOff}>
+        <SlipFoot
+          slip={slip}
+          keep="Keep"
+          onKeep={props.onKeep}
+          onHandOver={props.onHandOver}
+          onBrushOff={props.onBrushOff}
+        >
           <ProjectWord
             projectId={slip.projectId}
             workstreamId={slip.workstreamId}
@@ -125,6 +131,7 @@ export function SlipCard(props: SlipCardProps) {
           />
         </SlipFoot>
       )}
+      {isLit && props.handing && <div className="mt-2">{props.handing}</div>}
     </article>
   );
 }

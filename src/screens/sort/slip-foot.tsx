@@ -12,6 +12,7 @@ export function SlipFoot(props: {
   readonly keep: string;
   readonly children?: ReactNode;
   readonly onKeep: () => void;
+  readonly onHandOver?: (() => void) | null;
   readonly onBrushOff: () => void;
 }) {
   const { slip } = props;
@@ -38,6 +39,16 @@ export function SlipFoot(props: {
           >
             {props.keep}
           </button>
+          {props.onHandOver && (
+            <button
+              type="button"
+              className="rounded-md px-1.5 py-0.5 font-semibold text-act hover:bg-act-wash max-sm:h-11 max-sm:rounded-[11px] max-sm:border-2 max-sm:border-rim max-sm:px-4 max-sm:text-[13px] max-sm:text-ink"
+              onClick={props.onHandOver}
+              title="Keep it and hand it over with a note (H)"
+            >
+              Hand over
+            </button>
+          )}
           <button
             type="button"
             className="rounded-md px-1.5 py-0.5 font-semibold text-soft hover:bg-wash max-sm:h-11 max-sm:rounded-[11px] max-sm:border-2 max-sm:border-rim max-sm:px-4 max-sm:text-[13px] max-sm:text-ink"

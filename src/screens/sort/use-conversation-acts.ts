@@ -7,6 +7,7 @@ import type { ConversationView, SlipView } from "../../core/views/views";
 import { whoSees } from "../../core/views/who-sees";
 import { useHouse, useToday } from "../parts/house";
 import { useActs } from "../parts/use-acts";
+import type { HandingOver } from "../tasks/hand-over";
 import { columnsSeen, withChange } from "../words/field-change";
 import type { Sending } from "../write/writing-paper";
 import { changedWords } from "./change-words";
@@ -39,6 +40,20 @@ export function useConversationActs(
       : made.length === 1
         ? `Kept as ${made[0]!.reference}.`
         : `Kept as ${made.length} tasks: ${made.map((task) => task.reference).join(", ")}.`;
+  /** Keeps a slip and hands it over with a note: in one step, and on to the next where it was the last. */
+  const handOver = (slip: SlipView, hand: HandingOver) => {
+    const isLast = open.length === 1;
+    const names = hand.toIds.map((to) => house.team.find((person) => person.id === to)?.name ?? "them");
+    return run(
+      "keep",
+      { conversationId: id, slipIds: [slip.id], hand },
+      {
+        onDone: () => isLast && leave(),
+        says: (done) =>
+          `${done.made.map((task) => task.reference).join(", ")} ${done.made.length === 1 ? "is" : "are"} with ${names.join(" and ")}.`,
+      },
+    );
+  };
   const keep = (slips: readonly SlipView[]) => {
     if (slips.length === 0) return;
     const isLast = slips.length === open.length;
@@ -171,5 +186,19 @@ export function useConversationActs(
   const split = (letterId: string) =>
     void run("split", { letterId }, { says: () => "From this letter on it is a conversation of its own." });
   const sendAgain = (outgoingId: string) => void run("send again", { outgoingId }, { says: () => "Tried again." });
-  return { keep, nothing, brushOff, joinTo, send, sendAgain, undoLast, change, addSlip, goesTo, backToSort, split };
+  return {
+    keep,
+    handOver,
+    nothing,
+    brushOff,
+    joinTo,
+    send,
+    sendAgain,
+    undoLast,
+    change,
+    addSlip,
+    goesTo,
+    backToSort,
+    split,
+  };
 }

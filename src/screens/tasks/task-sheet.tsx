@@ -33,6 +33,7 @@ interface SheetProps {
   /** Handing it over, or what its owner answers to that, where it is being done. */
   readonly handing: ReactNode;
   readonly onDoubt: () => void;
+  readonly onFinishAndNext: () => void;
   readonly onPosted: (personId: string, hears: boolean | null) => void;
   readonly onMayWrite: (rule: MayWrite) => void;
   readonly onSendAgain: (outgoingId: string) => void;
@@ -129,6 +130,16 @@ function Fields(props: SheetProps) {
         {isOpenTask && (
           <button type="button" className="word ml-2 text-[12.5px] font-medium text-soft" onClick={props.onDoubt}>
             {task.doubt ? "no longer in doubt" : "in doubt?"}
+          </button>
+        )}
+        {isOpenTask && (
+          <button
+            type="button"
+            className="word ml-2 text-[12.5px] font-medium text-soft"
+            onClick={props.onFinishAndNext}
+            title="Finish it and say what follows (F)"
+          >
+            done, and next
           </button>
         )}
       </dd>

@@ -232,6 +232,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     k: handing.takeOn,
     b: handing.handBack,
     q: handing.askBack,
+    f: handing.finishAndNext,
     u: () => void undo(),
   });
 
@@ -349,6 +350,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               onSendAgain={(outgoingId) => void run("send again", { outgoingId }, { says: () => "Tried again." })}
               handing={handing.node}
               onDoubt={handing.doubt}
+              onFinishAndNext={handing.finishAndNext}
               onPosted={handing.onPosted}
               writing={
                 isWriting && (

@@ -2,14 +2,15 @@
 
 import { type ReactNode, useState } from "react";
 import { linkToOwner } from "../../core/tasks/chain";
+import { readLine } from "../../core/tasks/read-line";
 import type { TaskSheet } from "../../core/views/views";
-import { useHouse } from "../parts/house";
+import { useHouse, useToday } from "../parts/house";
 import type { HowShown } from "../parts/use-acts";
 import { AnswerLine, GivenToMe } from "./given-to-me";
 import { HandOver } from "./hand-over";
 
 /** What is being done about who has the task. */
-type Handing = "hand over" | "hand back" | "ask back" | "doubt";
+type Handing = "hand over" | "hand back" | "ask back" | "doubt" | "finish";
 
 /** Handing over and the owner's answers, for the sheet that is shown: what stands in it, and what keys and buttons do. */
 export function useHanding(
@@ -22,9 +23,11 @@ export function useHanding(
   handBack: () => void;
   askBack: () => void;
   doubt: () => void;
+  finishAndNext: () => void;
   onPosted: (personId: string, hears: boolean | null) => void;
 } {
-  const { me, team } = useHouse();
+  const { me, team, zone, figures } = useHouse();
+  const { now, calendar } = useToday();
   const [open, setOpen] = useState<{ taskId: string; what: Handing } | null>(null);
   const what = sheet && open?.taskId === sheet.task.id ? open.what : null;
   const begin = (next: Handing) => {
@@ -45,23 +48,44 @@ export function useHanding(
   const node = task && (
     <>
       {what === "hand over" ? (
-        <HandOver
-          task={task}
-          onClose={close}
-          onHand={(to) =>
-            run(
-              "hand over",
-              { taskId, ...to },
-              {
-                says: (done) => {
-                  const names = to.toIds.map((id) => team.find((person) => person.id === id)?.name ?? "them");
-                  const also = done.made.map((one) => one.reference).join(", ");
-                  return `${task.reference} is with ${names.join(" and ")}${also ? `; ${also} asks for the same` : ""}.`;
+        <div className="mx-[18px] mt-3">
+          <HandOver
+            task={task}
+            onClose={close}
+            onAsk={({ to, text, due }) =>
+              run(
+                "write",
+                {
+                  to: [{ name: to.name, address: to.address }],
+                  cc: [],
+                  subject: task.title,
+                  text,
+                  from: me.address,
+                  answersId: null,
+                  taskId,
+                  finishes: false,
+                  dealsWith: false,
+                  waitsForId: to.id,
+                  ...(due ? { due } : {}),
                 },
-              },
-            )
-          }
-        />
+                { says: () => `To ${to.name} in a few seconds; you wait for ${task.reference}.` },
+              )
+            }
+            onHand={(to) =>
+              run(
+                "hand over",
+                { taskId, ...to },
+                {
+                  says: (done) => {
+                    const names = to.toIds.map((id) => team.find((person) => person.id === id)?.name ?? "them");
+                    const also = done.made.map((one) => one.reference).join(", ");
+                    return `${task.reference} is with ${names.join(" and ")}${also ? `; ${also} asks for the same` : ""}.`;
+                  },
+                },
+              )
+            }
+          />
+        </div>
       ) : (
         <GivenToMe
           task={task}
@@ -74,6 +98,30 @@ export function useHanding(
           }
           onAskBack={(question) => run("ask back", { taskId, question }, { says: () => "Asked." })}
         />
+      )}
+      {what === "finish" && (
+        <div className="mx-[18px] mt-3">
+          <AnswerLine
+            draft={`finish ${taskId}`}
+            label="Done; and next, for whom, by when?"
+            does="Done, and next"
+            onSave={(line) => {
+              const read = readLine(line, team, [], now, calendar, figures);
+              return run(
+                "finish and next",
+                {
+                  taskId,
+                  title: read.title,
+                  ownerId: read.ownerId ?? task.owner?.id ?? me.id,
+                  due: read.due ? { ...read.due, zone } : null,
+                  priority: read.priority,
+                },
+                { says: (done) => `${task.reference} is done; ${done.made[0]?.reference ?? "the next"} follows.` },
+              );
+            }}
+            onClose={close}
+          />
+        </div>
       )}
       {what === "doubt" && (
         <div className="mx-[18px] mt-3">
@@ -95,6 +143,7 @@ export function useHanding(
     handBack: () => isGiven && begin("hand back"),
     askBack: () => isGiven && begin("ask back"),
     doubt,
+    finishAndNext: () => begin("finish"),
     onPosted: (personId, hears) => void run("keep posted", { taskId, personId, hears }),
   };
 }

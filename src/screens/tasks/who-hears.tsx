@@ -3,8 +3,8 @@
 import { useState } from "react";
 import type { TaskSheet } from "../../core/views/views";
 import { useHouse } from "../parts/house";
+import { Loud } from "../parts/loud";
 import { PickWord } from "../words/pick-word";
-import { Loud } from "./hand-over";
 
 const LOUD_WORDS = { "at once": "at once", later: "with the digest", not: "not this one" } as const;
 const LOUD_ARCS = { "at once": 3, later: 1, not: 0 } as const;

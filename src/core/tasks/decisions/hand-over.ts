@@ -19,7 +19,7 @@ export interface HandFacts {
 }
 
 /** Longest note or reason; what is longer belongs into a comment. */
-const LONGEST_NOTE = 2_000;
+export const LONGEST_NOTE = 2_000;
 
 function tooLong(what: string, text: string): Outcome | null {
   return text.length > LONGEST_NOTE

@@ -4,7 +4,8 @@ import { tidyLetter, type WrittenLetter } from "../../letters/to-send";
 import { sayDay } from "../../time/say-day";
 import { MOST_CHASES_A_WEEK } from "../../waiting/next-step";
 import { invalid, type Outcome, type Write } from "../outcome";
-import type { TaskState } from "../task";
+import { dueColumns } from "../row";
+import type { Due, TaskState } from "../task";
 import { type ConversationFacts, nothingToDo } from "./deal-with";
 import { keepWritten, type WrittenSlip, type WrittenTask } from "./keep-written";
 
@@ -42,6 +43,7 @@ export interface WriteBackFacts {
     readonly state: TaskState;
     readonly conversationId: string | null;
     readonly projectId: string | null;
+    readonly ownerId: string | null;
   } | null;
 }
 
@@ -50,6 +52,10 @@ export interface WriteBackInput extends WrittenLetter {
   readonly finishes: boolean;
   /** Take the conversation out of Sort in the same step; slips still open are brushed off. */
   readonly dealsWith: boolean;
+  /** Whom the task is asked of with it: it is waited for from then on. */
+  readonly waitsForId: string | null;
+  /** A new due for that; undefined leaves it as it is. */
+  readonly due?: Due | null | undefined;
   /** It asks once more for what is owed on the task. */
   readonly chases: boolean;
   /** What it asks and promises that is kept as tasks in the same step. */
@@ -150,6 +156,13 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
       return invalid("The task is done already. Nothing was sent; your letter is still here.");
     const values = { state: "done", changedAt: now, finishedAt: now };
     writes.push({ row: "task", id: facts.task.id, isNew: false, values });
+  }
+  if (input.waitsForId && facts.task) {
+    if (facts.task.state === "done" || facts.task.state === "called off")
+      return invalid(`The task is ${facts.task.state} already. Nothing was sent; your letter is still here.`);
+    const due = input.due === undefined ? {} : dueColumns(input.due);
+    const waits = { side: "theirs", theirsId: input.waitsForId, ownerId: facts.task.ownerId ?? facts.actorId };
+    writes.push({ row: "task", id: facts.task.id, isNew: false, values: { ...waits, ...due, changedAt: now } });
   }
   if (input.dealsWith && facts.conversation?.place === "sort") {
     const dealt = nothingToDo(facts.conversation, now, "answered");
