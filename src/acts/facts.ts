@@ -11,7 +11,7 @@ import type { Actor } from "./act";
 
 /** A conversation that the actor may see, locked, with all its slips. */
 export async function conversationFacts(db: Database, actor: Actor, conversationId: string) {
-  const [row] = await rowsOf<{ id: string; place: "sort" | "dealt with"; projectId: string | null }>(
+  const [row] = await rowsOf<{ id: string; place: "sort" | "dealt with" | "put by"; projectId: string | null }>(
     db,
     sql`select c.id, c.place, c.project_id as "projectId" from conversation c where c.id = ${conversationId} and ${maySeeConversation(actor)} for update of c`,
   );

@@ -341,6 +341,13 @@ export class IntakeBatch {
         sql`update conversation c set place = 'sort', outcome = null, dealt_at = null, dealt_by = null, came_at = ${at}
           from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as r(id uuid, brings boolean) where c.id = r.id and r.brings and c.place = 'dealt with'`,
       );
+      // What was put by is back as soon as somebody writes in it.
+      const spoken = letters.filter((one) => one.automatic === null).map((one) => one.conversationId);
+      if (spoken.length > 0)
+        await this.tx.execute(
+          sql`update conversation set place = 'sort', put_until = null, returned_at = ${at}, outcome = null, dealt_at = null, dealt_by = null, came_at = ${at}
+            where place = 'put by' and id in ${spoken}`,
+        );
     }
     // One JSON parameter: PGlite takes batches of bytea parameters at a third of this speed.
     if (raws.length > 0)

@@ -21,6 +21,7 @@ import {
 } from "./deeds/hand-acts";
 import { join, splitAct } from "./deeds/join-acts";
 import { sendAgain, write } from "./deeds/letter-acts";
+import { bringBack, putBy, putTaskByAct } from "./deeds/put-by-acts";
 import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
 import { comment, make } from "./deeds/task-acts";
 import { undoAct } from "./deeds/undo-act";
@@ -47,6 +48,9 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   doubt: doubtAct,
   "note a call": noteCallAct,
   "finish and next": finishAndNextAct,
+  "put by": putBy,
+  "put task by": putTaskByAct,
+  "bring back": bringBack,
   "keep posted": keepPosted,
   comment,
   write,

@@ -11,7 +11,7 @@ import { smtpCarrier } from "../post/carrier";
 import { startMailboxes } from "../post/imap/mailboxes";
 import { mailboxKey } from "../post/imap/secret";
 import { openSmtpDoor } from "../post/smtp-in";
-import { startOutbox } from "../post/worker";
+import { startOutbox, startReturns } from "../post/worker";
 import { outgoingServer, ownCertificate, ownDomains, portNamed, senderCheck, trustedPeers } from "./settings";
 import { WrongCall } from "./wrong-call";
 
@@ -119,6 +119,7 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
       const outbox = await startOutbox(db, smtpCarrier(smtpOut), now, pglite !== null);
       closers.push(outbox.stop);
     }
+    closers.push(startReturns(db, now).stop);
     const key = () => mailboxKey(databaseSettings(what, false).folder);
     const mailboxes = startMailboxes(db, key, now, pglite !== null);
     closers.push(mailboxes.stop);

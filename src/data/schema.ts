@@ -55,6 +55,8 @@ export const person = pgTable("person", {
   isLead: boolean("is_lead").notNull().default(false),
   zone: text("zone"),
   roundBegan: instant("round_began"),
+  /** When they last looked through the shelf and what lacks an owner, a date or a next step. */
+  reviewedAt: instant("reviewed_at"),
 });
 
 /** A firm outside: a client or a supplier. */
@@ -120,6 +122,9 @@ export const wayIn = pgTable(
   (t) => [uniqueIndex("way_in_name").on(t.name)],
 );
 
+/** Where a conversation can be. */
+type ConversationPlace = "sort" | "dealt with" | "put by";
+
 /** How a conversation left Sort. */
 type ConversationOutcome = "kept" | "nothing to do" | "filed by itself" | "answered" | "joined";
 
@@ -129,8 +134,12 @@ export const conversation = pgTable(
     id: uuid("id").primaryKey(),
     subject: text("subject").notNull(),
     projectId: uuid("project_id").references(() => project.id),
-    /** Where it is now: still in Sort, or dealt with. */
-    place: text("place").$type<"sort" | "dealt with">().notNull(),
+    /** Where it is now: still in Sort, dealt with, or put by. */
+    place: text("place").$type<ConversationPlace>().notNull(),
+    /** Put by: when it comes back; on the shelf, which has no day, a far one. */
+    putUntil: instant("put_until"),
+    /** When it came back from being put by; null once it is dealt with. */
+    returnedAt: instant("returned_at"),
     /** How it was dealt with. */
     outcome: text("outcome").$type<ConversationOutcome>(),
     dealtAt: instant("dealt_at"),
@@ -151,6 +160,7 @@ export const conversation = pgTable(
   (t) => [
     index("conversation_sort").on(t.place, t.isUnread, t.lastAt),
     index("conversation_dealt").on(t.dealtAt),
+    index("conversation_put_by").on(t.putUntil).where(sql`place = 'put by'`),
     // Answers whose program dropped the references are looked for by subject.
     index("conversation_subject").on(sql`lower(left(subject, 200))`, t.lastAt),
   ],
@@ -324,6 +334,10 @@ export const task = pgTable(
     togetherId: uuid("together_id"),
     /** Why it may not make its date; null as long as nobody doubts it. */
     doubt: text("doubt"),
+    /** Put by: out of the lists until then; on the shelf, which has no day, a far one. */
+    putUntil: instant("put_until"),
+    /** When it came back from being put by. */
+    returnedAt: instant("returned_at"),
     /** The last word from whoever has it: silence counts from here. */
     heardAt: instant("heard_at").notNull().defaultNow(),
     createdAt: instant("created_at").notNull(),
@@ -354,6 +368,7 @@ export const task = pgTable(
       .on(t.heardAt, t.number)
       .where(sql`state in ('to begin', 'under way') and (side = 'theirs' or chain <> '[]'::jsonb)`),
     index("task_together").on(t.togetherId),
+    index("task_put_by").on(t.putUntil),
     check("task_side", sql`(${t.side} = 'ours' and ${t.theirsId} is null) or ${t.side} = 'theirs'`),
   ],
 );

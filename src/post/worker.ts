@@ -1,3 +1,4 @@
+import { returnPutBy } from "../acts/return-put-by";
 import { onChange } from "../acts/tell-screens";
 import type { Database } from "../data/engine/database";
 import { type Carrier, openOutbox, sendDue } from "./outbox";
@@ -44,6 +45,31 @@ export async function startOutbox(
       isStopped = true;
       clearInterval(timer);
       off();
+      await running;
+    },
+  };
+}
+
+/** Milliseconds between two looks for what was put by until now. */
+const RETURNS_MS = 15_000;
+
+/** Brings back what was put by, at its minute or as soon as the server runs again. */
+export function startReturns(db: Database, now: () => number): Worker {
+  let isStopped = false;
+  let running: Promise<unknown> = Promise.resolve();
+  const look = () => {
+    running = running
+      .then(() => (isStopped ? 0 : returnPutBy(db, now())))
+      .catch((error) => {
+        if (!isStopped) process.stderr.write(`What was put by could not be brought back: ${String(error)}\n`);
+      });
+  };
+  const timer = setInterval(look, RETURNS_MS);
+  look();
+  return {
+    async stop() {
+      isStopped = true;
+      clearInterval(timer);
       await running;
     },
   };

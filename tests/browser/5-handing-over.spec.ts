@@ -28,7 +28,7 @@ test("handed over with a note, passed on, asked, answered, done: each sees it at
   await line.fill("suki tomorrow noon. Only sheet 3 changed.");
   const hand = ines.getByRole("region", { name: "Hand over" });
   await expect(hand).toContainText("Wed 25 Nov, 12:00");
-  await expect(hand).toContainText(/Suki Aldane\d+ due up to Wed 25 Nov/);
+  await expect(hand).toContainText(/up to Wed 25 Nov.*Suki Aldane\d+ due/);
   await expect(hand).toContainText("Suki Aldane will own it");
   await ines.reload();
   await expect(sheet(ines)).toBeVisible();

@@ -5,7 +5,7 @@ const look = z.object({
   whose: z.enum(["everyone", "mine", "to me", "by me", "nobody", "theirs"]).catch("everyone"),
   personId: z.uuid().nullable().catch(null),
   projectId: z.uuid().nullable().catch(null),
-  show: z.enum(["open", "done"]).catch("open"),
+  show: z.enum(["open", "done", "put by"]).catch("open"),
 });
 
 /** The look that an address names; what cannot be read falls back to everyone's open tasks. */

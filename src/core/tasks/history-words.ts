@@ -20,6 +20,9 @@ export const ACT_NAMES = [
   "keep posted",
   "note a call",
   "finish and next",
+  "put by",
+  "put task by",
+  "bring back",
   "comment",
   "write",
   "send again",
@@ -134,6 +137,12 @@ export function historyWords(
         ? `kept it from the letter, for ${who}`
         : "kept it from the letter, without an owner yet";
   }
+  if (act === "put task by" || act === "put by") {
+    const until = own.find((change) => change.after?.putUntil)?.after?.putUntil;
+    const day = typeof until === "string" ? until.slice(0, 10) : null;
+    return day === null || day.startsWith("9999") ? "put it on the shelf" : `put it by until ${sayDay(day, day)}`;
+  }
+  if (act === "bring back") return "brought it back";
   if (act === "finish and next")
     return own.some((change) => change.before === null) ? "made it to follow another" : "finished it, with a next step";
   if (act === "make from letter") return "made it by a letter to its workstream’s address";

@@ -113,6 +113,9 @@ export interface DueView {
   readonly zone: string;
 }
 
+/** Where a conversation can be, and by which Sort's list is chosen. */
+export type ConversationPlace = "sort" | "dealt with" | "put by";
+
 /** A row of Sort: what is asked first, then who and when. */
 export interface SortRow {
   readonly id: string;
@@ -131,6 +134,10 @@ export interface SortRow {
   readonly dealtAt: number | null;
   readonly dealtBy: string | null;
   readonly wayIn: string;
+  /** Put by: when it comes back. */
+  readonly putUntil: number | null;
+  /** It was put by and has come back. */
+  readonly isReturned: boolean;
 }
 
 /** One sitting at Sort. */
@@ -201,7 +208,9 @@ export interface ConversationView {
   readonly id: string;
   readonly subject: string;
   readonly projectId: string | null;
-  readonly place: "sort" | "dealt with";
+  readonly place: ConversationPlace;
+  readonly putUntil: number | null;
+  readonly returnedAt: number | null;
   readonly outcome: SortRow["outcome"];
   readonly dealtAt: number | null;
   readonly dealtBy: string | null;
@@ -241,6 +250,10 @@ export interface TaskRow {
   readonly chain: Chain;
   /** Why it may not make its date. */
   readonly doubt: string | null;
+  /** Put by: when it comes back into the lists. */
+  readonly putUntil: number | null;
+  /** When it came back from being put by. */
+  readonly returnedAt: number | null;
 }
 
 /** A task that a conversation may belong to, and why it is offered. */

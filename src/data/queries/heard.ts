@@ -66,6 +66,10 @@ export async function noteLettersHeard(
     sql`on conflict do nothing`,
   );
   await db.execute(
+    sql`update task set put_until = null, returned_at = ${at} where put_until is not null
+      and conversation_id in (select conversation_id from letter where id in ${letters.map((one) => one.id)} and automatic is null)`,
+  );
+  await db.execute(
     sql`update task t set heard_at = x.at from (select o.id, max(least(l.sent_at, l.received_at)) as at from task o join correspondent k on k.id = o.theirs_id
         join letter l on l.conversation_id = o.conversation_id and l.from_address = k.address and l.automatic is null
         where o.conversation_id in ${[...conversationIds]} and o.side = 'theirs' group by o.id) x

@@ -3,6 +3,7 @@ import type { ChangeKind } from "../../core/following/item";
 import type { SlipKind } from "../../core/reading/slip";
 import type { TaskState } from "../../core/tasks/task";
 import {
+  type ConversationPlace,
   type ConversationView,
   MOST_COUNTED,
   type RoundView,
@@ -34,6 +35,8 @@ interface Row {
   unreadable: string | null;
   isUnread: boolean;
   wayIn: string;
+  putUntil: InstantText | null;
+  isReturned: boolean;
   slips:
     | {
         kind: SlipKind;
@@ -71,6 +74,8 @@ function rowOf(row: Row): SortRow {
     dealtAt: millisOrNull(row.dealtAt),
     dealtBy: row.dealtBy,
     wayIn: row.wayIn,
+    putUntil: millisOrNull(row.putUntil),
+    isReturned: row.isReturned,
   };
 }
 
@@ -81,39 +86,43 @@ function readCursor(cursor: string | null): { unread: string; at: string; id: st
 }
 
 /**
- * One page of conversations: those in Sort, unread and newest first, or those dealt with, the last dealt with first. Only the rows
+ * One page of conversations: those in Sort, unread and newest first; those dealt with, the last first; or those put by, the next to come back first. Only the rows
  * of the page are looked into, however many there are. With `wayInId` only those that came that way.
  */
 export async function sortPage(
   db: Database,
   viewer: Viewer,
-  place: "sort" | "dealt with",
+  place: ConversationPlace,
   cursor: string | null,
   limit = PAGE,
   wayInId: string | null = null,
 ): Promise<SortPage> {
-  const at = place === "sort" ? sql`c.last_at` : sql`c.dealt_at`;
+  const at = { sort: sql`c.last_at`, "dealt with": sql`c.dealt_at`, "put by": sql`c.put_until` }[place];
   const unread = place === "sort" ? sql`c.is_unread` : sql`false`;
-  const order = place === "sort" ? sql`${unread} desc, ${at} desc, c.id desc` : sql`${at} desc, c.id desc`;
+  const order = {
+    sort: sql`${unread} desc, ${at} desc, c.id desc`,
+    "dealt with": sql`${at} desc, c.id desc`,
+    "put by": sql`${at}, c.id`,
+  }[place];
   const from = readCursor(cursor);
   const after = from
-    ? sql`and (${unread}, ${at}, c.id) < (${from.unread}::boolean, ${from.at}::timestamptz, ${from.id}::uuid)`
+    ? sql`and (${unread}, ${at}, c.id) ${place === "put by" ? sql`>` : sql`<`} (${from.unread}::boolean, ${from.at}::timestamptz, ${from.id}::uuid)`
     : sql``;
   const rows = await rowsOf<Row & { cursor: string }>(
     db,
     sql`with page as (
         select c.* , ${unread}::text || '~' || ${at}::text || '~' || c.id as cursor from conversation c
-        where c.place = ${place} ${place === "sort" ? sql`` : sql`and c.dealt_at is not null`} ${after} and ${maySeeConversation(viewer)} ${
+        where c.place = ${place} ${place === "sort" ? sql`` : sql`and ${at} is not null`} ${after} and ${maySeeConversation(viewer)} ${
           wayInId === null
             ? sql``
             : sql`and exists (select 1 from letter wl join arrival wa on wa.letter_id = wl.id where wl.conversation_id = c.id and wa.way_in_id = ${wayInId})`
         }
         order by ${order} limit ${limit})
-      select c.id, c.cursor, c.subject, c.last_at as "lastAt", c.is_unread as "isUnread", c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
+      select c.id, c.cursor, c.subject, c.put_until as "putUntil", c.returned_at is not null as "isReturned", c.last_at as "lastAt", c.is_unread as "isUnread", c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
         l.from_name as "fromName", l.from_address as "fromAddress", l.automatic, l.unreadable,
         (select w.name from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id order by a.at limit 1) as "wayIn",
         (select jsonb_agg(jsonb_build_object('kind', s.kind, 'change', s.change, 'title', s.title, 'dueDay', s.due_day, 'dueTime', s.due_time, 'dueZone', s.due_zone) order by sl.sent_at, s.start nulls last, s.id)
-          from slip s join letter sl on sl.id = s.letter_id where s.conversation_id = c.id and s.state = ${place === "sort" ? "proposed" : "kept"}
+          from slip s join letter sl on sl.id = s.letter_id where s.conversation_id = c.id and s.state = ${place === "dealt with" ? "kept" : "proposed"}
             and (s.changes_task_id is null or exists (select 1 from task t where t.id = s.changes_task_id and ${maySeeTask(viewer)}))) as slips
       from page c
       join lateral (select from_name, from_address, automatic, unreadable, id from letter where conversation_id = c.id order by sent_at desc, id desc limit 1) l on true
@@ -266,12 +275,17 @@ export async function conversationFor(db: Database, viewer: Viewer, asked: strin
   );
   const id = gone?.to ?? asked;
   const [row] = await rowsOf<
-    Omit<ConversationView, "letters" | "slips" | "outside" | "outgoing" | "offered" | "dealtAt"> & {
+    Omit<
+      ConversationView,
+      "letters" | "slips" | "outside" | "outgoing" | "offered" | "dealtAt" | "putUntil" | "returnedAt"
+    > & {
       dealtAt: InstantText | null;
+      putUntil: InstantText | null;
+      returnedAt: InstantText | null;
     }
   >(
     db,
-    sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
+    sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.put_until as "putUntil", c.returned_at as "returnedAt", c.outcome, c.dealt_at as "dealtAt", (select name from person where id = c.dealt_by) as "dealtBy",
         not exists (select 1 from letter pl join arrival pa on pa.letter_id = pl.id join way_in pw on pw.id = pa.way_in_id where pl.conversation_id = c.id and pw.owner_id is null) as "isPersonal"
       from conversation c where c.id = ${id} and ${maySeeConversation(viewer)}`,
   );
@@ -295,6 +309,8 @@ export async function conversationFor(db: Database, viewer: Viewer, asked: strin
   return {
     ...row,
     dealtAt: millisOrNull(row.dealtAt),
+    putUntil: millisOrNull(row.putUntil),
+    returnedAt: millisOrNull(row.returnedAt),
     letters,
     slips: await slipsOf(db, viewer, id),
     outside,

@@ -34,13 +34,13 @@ export interface TasksLook {
   /** One person alone, of the team or outside: what they own, or owe us. */
   readonly personId?: string | null;
   readonly projectId: string | null;
-  readonly show: "open" | "done";
+  readonly show: "open" | "done" | "put by";
 }
 
 /** The columns of a task as `taskColumnsFor` selects them. */
 export type TaskColumns = Omit<
   TaskRow,
-  "owner" | "theirs" | "due" | "finishedAt" | "createdAt" | "reference" | "slug"
+  "putUntil" | "returnedAt" | "owner" | "theirs" | "due" | "finishedAt" | "createdAt" | "reference" | "slug"
 > & {
   fruit: string;
   number: number;
@@ -51,6 +51,8 @@ export type TaskColumns = Omit<
   dueZone: string | null;
   finishedAt: InstantText | null;
   createdAt: InstantText;
+  putUntil: InstantText | null;
+  returnedAt: InstantText | null;
 };
 
 export const taskColumnsFor = (
@@ -59,7 +61,7 @@ export const taskColumnsFor = (
   t.priority, t.state, t.project_id as "projectId", (select p.name from project p where p.id = t.project_id and ${maySeeProject(viewer)}) as project, t.workstream_id as "workstreamId", t.kind,
   (select coalesce(nullif(l.from_name, ''), l.from_address) from letter l where l.id = t.letter_id) as writer,
   (select s.title from slip s join letter bl on bl.id = s.letter_id where s.conversation_id = t.conversation_id and s.kind = 'trouble' and s.state = 'proposed' and bl.bounce is not null order by s.id desc limit 1) as trouble,
-  t.finished_at as "finishedAt", t.created_at as "createdAt", t.chain, t.doubt`;
+  t.finished_at as "finishedAt", t.created_at as "createdAt", t.chain, t.doubt, t.put_until as "putUntil", t.returned_at as "returnedAt"`;
 
 /** Rows of tasks with their people. */
 export async function taskRows(db: Database, rows: readonly TaskColumns[]): Promise<TaskRow[]> {
@@ -77,6 +79,8 @@ export async function taskRows(db: Database, rows: readonly TaskColumns[]): Prom
     due: dueDay ? { day: dueDay, time: dueTime, zone: dueZone ?? "UTC" } : null,
     finishedAt: millisOrNull(finishedAt),
     createdAt: millis(createdAt),
+    putUntil: millisOrNull(rest.putUntil),
+    returnedAt: millisOrNull(rest.returnedAt),
   }));
 }
 
@@ -89,7 +93,11 @@ function lookOf(look: TasksLook, viewer: Viewer): SQL {
     nobody: sql`t.owner_id is null and t.side = 'ours'`,
     theirs: sql`t.side = 'theirs'`,
   }[look.whose];
-  const state = look.show === "open" ? sql`t.state in ('to begin', 'under way')` : sql`t.finished_at is not null`;
+  const state = {
+    open: sql`t.state in ('to begin', 'under way') and t.put_until is null`,
+    done: sql`t.finished_at is not null`,
+    "put by": sql`t.state in ('to begin', 'under way') and t.put_until is not null`,
+  }[look.show];
   const person = look.personId ? sql`and (t.owner_id = ${look.personId} or t.theirs_id = ${look.personId})` : sql``;
   const project = look.projectId ? sql`and t.project_id = ${look.projectId}` : sql``;
   return sql`${state} and ${whose} ${person} ${project} and ${maySeeTask(viewer)}`;

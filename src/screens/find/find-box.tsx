@@ -44,7 +44,7 @@ export function FindBox() {
     router.push(find.href);
   };
   return (
-    <div className="relative w-[190px] max-sm:w-[104px]">
+    <div className="relative w-[190px] max-sm:w-8 max-sm:focus-within:absolute max-sm:focus-within:right-2 max-sm:focus-within:z-50 max-sm:focus-within:w-[calc(100vw-16px)]">
       <input
         ref={field}
         role="combobox"

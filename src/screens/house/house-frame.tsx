@@ -77,7 +77,7 @@ export function HouseFrame({ house, counts, children }: { house: HouseView; coun
                 Jam<i>·</i>Kettle
               </Link>
               <Stations first={counts} />
-              <div className="ml-auto flex items-center gap-3 pt-[11px]">
+              <div className="ml-auto flex items-center gap-3 pt-[11px] max-sm:gap-1.5">
                 <FindBox />
                 <NewsOf first={counts} />
                 <MyMenu />

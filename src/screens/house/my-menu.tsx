@@ -30,6 +30,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
       ["X", "brush off the lit slip"],
       ["N", "nothing to do"],
       ["J", "join to a task"],
+      ["P", "put by until a day, or on the shelf"],
       ["W", "write back"],
       ["U", "undo"],
       ["↓ ↑", "next and previous slip"],
@@ -52,6 +53,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
       ["W", "write a letter"],
       ["H", "hand over, or pass on"],
       ["F", "done, and what follows"],
+      ["P", "put by until a day, or on the shelf"],
       ["K B Q", "given to you: take on, hand back, ask"],
       ["U", "undo"],
     ],
@@ -123,6 +125,12 @@ export function MyMenu() {
             <Link href="/write" className="gloss-row">
               <span className="w-3" />
               Write a letter
+            </Link>
+          </MenuItem>
+          <MenuItem>
+            <Link href="/review" className="gloss-row">
+              <span className="w-3" />
+              The shelf and the week’s review
             </Link>
           </MenuItem>
           <MenuItem>

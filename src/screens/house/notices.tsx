@@ -83,7 +83,12 @@ export function Notices({ counts }: { counts: CountsView }) {
           <circle cx="4" cy="7" r="2.6" fill="currentColor" />
           <path d="M8.6 3.6a5 5 0 0 1 0 6.8M12 1a9 9 0 0 1 0 12" fill="none" stroke="currentColor" strokeWidth="1.6" />
         </svg>
-        {counts.fresh > 0 && <span className="tabular-nums">{shown} new</span>}
+        {counts.fresh > 0 && (
+          <span className="tabular-nums">
+            {shown}
+            <span className="max-sm:hidden"> new</span>
+          </span>
+        )}
       </PopoverButton>
       <PopoverPanel anchor={{ to: "bottom end", gap: 8 }} className="pan z-40 w-[400px] max-w-[94vw] p-0">
         {({ close }) => (

@@ -1,13 +1,22 @@
 "use client";
 
+import { useQuery } from "@tanstack/react-query";
 import Link from "next/link";
 import { sayDay, sayMomentFully } from "../../core/time/say-day";
+import type { OpenItems } from "../../core/views/review-view";
 import type { LettersWith } from "../../core/views/views";
+import { ask } from "../parts/client";
 import { useToday } from "../parts/house";
+import { OpenItemsWith } from "./open-items";
 
-/** All letters to and from somebody outside, the newest first. */
-export function LettersWithScreen({ id, found }: { id: string; found: LettersWith }) {
+/** Somebody outside: what is open with them either way, and all letters to and from them, the newest first. */
+export function LettersWithScreen({ id, found, items }: { id: string; found: LettersWith; items: OpenItems }) {
   const { now, today } = useToday();
+  const open = useQuery({
+    queryKey: ["open with", id],
+    queryFn: () => ask<OpenItems>(`/api/people/${id}/open`),
+    initialData: items,
+  }).data;
   return (
     <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-4 pt-[14px]">
       <section className="pan mx-auto max-w-[860px]" aria-label={`Letters with ${found.name}`}>
@@ -17,11 +26,13 @@ export function LettersWithScreen({ id, found }: { id: string; found: LettersWit
             {[found.firm, found.address].filter(Boolean).join(" · ")}
             {found.awayUntil !== null && found.awayUntil >= today && ` · away until ${sayDay(found.awayUntil, today)}`}{" "}
             ·{" "}
-            <Link className="word" href={`/tasks?person=${id}`}>
-              what they owe us
+            <Link className="word" href={`/waiting?person=${id}`}>
+              their silence
             </Link>
           </p>
         </div>
+        <OpenItemsWith id={id} name={found.name} items={open} />
+        <h2 className="px-5 pb-1 pt-3 text-[15px]">Letters</h2>
         {found.letters.length === 0 && <p className="px-5 py-6 text-soft">There are no letters that you may see.</p>}
         <ul>
           {found.letters.map((letter) => (

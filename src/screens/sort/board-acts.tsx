@@ -13,6 +13,7 @@ export function BoardActs(props: {
   readonly onBrushOff: () => void;
   readonly onNothing: () => void;
   readonly onJoin: () => void;
+  readonly onPutBy: () => void;
   readonly onWrite: (() => void) | null;
   readonly onBack: () => void;
   readonly onChoose: () => void;
@@ -55,8 +56,14 @@ export function BoardActs(props: {
       )}
       <button type="button" onClick={props.onJoin}>
         <KeyCap name="J" />
-        Join to a task
+        Join
       </button>
+      {isHere && (
+        <button type="button" onClick={props.onPutBy}>
+          <KeyCap name="P" />
+          Put by
+        </button>
+      )}
       <button type="button" disabled={props.onWrite === null} onClick={() => props.onWrite?.()}>
         <KeyCap name="W" />
         Write back

@@ -1,6 +1,7 @@
 "use client";
 
 import type { ConversationView, LetterView, LikelyTask } from "../../core/views/views";
+import { PutByLine } from "../parts/put-by-line";
 import { OnTheirWay } from "../write/on-its-way";
 import { type Sending, WritingPaper } from "../write/writing-paper";
 import { JoinTask } from "./join-task";
@@ -16,6 +17,11 @@ export function BoardPapers(props: {
     readonly onClose: () => void;
     readonly onSend: (letter: Sending) => Promise<boolean>;
   };
+  readonly putting: {
+    readonly isOpen: boolean;
+    readonly onClose: () => void;
+    readonly onPutBy: (until: number | null) => Promise<boolean>;
+  };
   readonly joining: {
     readonly isOpen: boolean;
     readonly onClose: () => void;
@@ -23,10 +29,15 @@ export function BoardPapers(props: {
   };
   readonly onAgain: (outgoingId: string) => void;
 }) {
-  const { conversation, writing, joining } = props;
+  const { conversation, writing, joining, putting } = props;
   return (
     <>
       <OnTheirWay letters={conversation.outgoing} onAgain={props.onAgain} />
+      {putting.isOpen && (
+        <div className="mb-3 mt-3">
+          <PutByLine about={conversation.id} onPutBy={putting.onPutBy} onClose={putting.onClose} />
+        </div>
+      )}
       {joining.isOpen && (
         <JoinTask conversationId={conversation.id} onClose={joining.onClose} onPick={joining.onPick} />
       )}

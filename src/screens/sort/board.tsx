@@ -4,7 +4,8 @@ import { useRef, useState } from "react";
 import { newText } from "../../core/letters/new-text";
 import { languageOf } from "../../core/reading/language";
 import { isSure } from "../../core/reading/slip";
-import { sayDay } from "../../core/time/say-day";
+import { isOnShelf } from "../../core/tasks/decisions/put-by";
+import { sayDay, sayMomentFully } from "../../core/time/say-day";
 import type { ConversationView, SlipView } from "../../core/views/views";
 import { LetterFoot } from "../letters/letter-files";
 import { useToday } from "../parts/house";
@@ -57,13 +58,14 @@ function OpenBoard({
   onStep,
   onChoose,
 }: BoardProps & { conversation: ConversationView }) {
-  const { today } = useToday();
+  const { today, now } = useToday();
   const acts = useConversationActs(conversation, { place, nextId, onGo });
   const { keep, nothing, brushOff, undoLast, addSlip } = acts;
   const board = useRef<HTMLDivElement>(null);
   const marked = useMarkedWords();
   const [isWriting, setWriting] = useState(false);
   const [isJoining, setJoining] = useState(false);
+  const [isPutting, setPutting] = useState(false);
   const [chosenId, setChosenId] = useState<string | null>(null);
   const [looked, setLooked] = useState<ReadonlySet<string>>(new Set());
   const [editing, setEditing] = useState<SlipField | null>(null);
@@ -145,6 +147,7 @@ function OpenBoard({
     g: () => openProject(true),
     w: () => answered && setWriting(true),
     j: () => setJoining(true),
+    p: () => conversation.place !== "put by" && setPutting(true),
     s: makeMarked,
   });
 
@@ -208,7 +211,11 @@ function OpenBoard({
       <div className="mt-[5px] truncate text-[12px] text-soft">
         {isHere
           ? `came through ${[...new Set(conversation.letters.flatMap((letter) => letter.waysIn))].join(", ")}`
-          : `${conversation.outcome ?? "dealt with"}${conversation.dealtBy ? ` by ${conversation.dealtBy}` : ""}`}
+          : conversation.place === "put by"
+            ? conversation.putUntil !== null && isOnShelf(conversation.putUntil)
+              ? "on the shelf"
+              : `put by until ${sayMomentFully(conversation.putUntil ?? 0, now.zone, now)}`
+            : `${conversation.outcome ?? "dealt with"}${conversation.dealtBy ? ` by ${conversation.dealtBy}` : ""}`}
       </div>
     </>
   );
@@ -259,6 +266,7 @@ function OpenBoard({
                 answered={answered}
                 isDone={isHere && open.length === 0}
                 writing={{ isOpen: isWriting, onClose: () => setWriting(false), onSend: acts.send }}
+                putting={{ isOpen: isPutting, onClose: () => setPutting(false), onPutBy: acts.putBy }}
                 joining={{ isOpen: isJoining, onClose: () => setJoining(false), onPick: joinTo }}
                 onAgain={acts.sendAgain}
               />
@@ -315,6 +323,7 @@ function OpenBoard({
         onBrushOff={() => lit && brushOff(lit)}
         onNothing={nothing}
         onJoin={() => setJoining(true)}
+        onPutBy={() => setPutting(true)}
         onWrite={answered ? () => setWriting(true) : null}
         onBack={acts.backToSort}
         onChoose={onChoose}

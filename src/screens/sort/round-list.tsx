@@ -1,7 +1,8 @@
 "use client";
 
 import { useState } from "react";
-import { sayDay, sayMoment } from "../../core/time/say-day";
+import { isOnShelf } from "../../core/tasks/decisions/put-by";
+import { sayDay, sayMoment, sayMomentFully } from "../../core/time/say-day";
 import { MOST_COUNTED, type RoundView, type SortRow } from "../../core/views/views";
 import { useToday } from "../parts/house";
 import { useRowsInSight } from "../parts/use-rows-in-sight";
@@ -31,12 +32,14 @@ function partOfDay(time: string): string {
 function RoundHead({ round, place, hour }: { round: RoundView; place: Place; hour: string }) {
   const all = round.dealt + round.left;
   const left = round.left > MOST_COUNTED ? `${MOST_COUNTED}+` : round.left;
-  if (place === "dealt with") {
+  if (place !== "sort") {
     return (
       <div className="h-[79px] flex-none border-b border-hairline px-[14px] pt-[11px]">
-        <h2 className="text-[16px]">Dealt with</h2>
+        <h2 className="text-[16px]">{place === "put by" ? "Put by" : "Dealt with"}</h2>
         <div className="mt-1 text-[12px] text-soft">
-          Where each conversation went, the last one first. Nothing here is gone.
+          {place === "put by"
+            ? "Each comes back on its day, or when somebody writes in it. What has no day lies on the shelf."
+            : "Where each conversation went, the last one first. Nothing here is gone."}
         </div>
       </div>
     );
@@ -119,7 +122,7 @@ export function RoundList(props: {
       <div ref={box} className="min-h-0 flex-1 overflow-y-auto">
         <ul
           style={{ height: height, position: "relative" }}
-          aria-label={props.place === "sort" ? "To sort" : "Dealt with"}
+          aria-label={{ sort: "To sort", "dealt with": "Dealt with", "put by": "Put by" }[props.place]}
         >
           {items.map((item) => {
             const row = props.rows[item.index]!;
@@ -129,7 +132,7 @@ export function RoundList(props: {
                   row={row}
                   isHere={row.id === props.hereId}
                   today={today}
-                  when={sayMoment(props.place === "sort" ? row.lastAt : (row.dealtAt ?? row.lastAt), now)}
+                  when={sayMoment(props.place === "dealt with" ? (row.dealtAt ?? row.lastAt) : row.lastAt, now)}
                   place={props.place}
                   onPick={props.onPick}
                 />
@@ -141,9 +144,14 @@ export function RoundList(props: {
       <div className="flex h-[49px] flex-none items-center justify-between border-t border-hairline px-[14px] text-[12px] text-soft">
         {props.place === "sort" ? (
           <>
-            <button type="button" className="word" onClick={() => props.onPlace("dealt with")}>
-              Dealt with
-            </button>
+            <span className="flex gap-3">
+              <button type="button" className="word" onClick={() => props.onPlace("dealt with")}>
+                Dealt with
+              </button>
+              <button type="button" className="word" onClick={() => props.onPlace("put by")}>
+                Put by
+              </button>
+            </span>
             <span>
               {props.round.cameSince > 0 ? (
                 `${props.round.cameSince} came since you began`
@@ -181,6 +189,7 @@ function Row({
   place: Place;
   onPick: (id: string) => void;
 }) {
+  const { now } = useToday();
   const asks = kindsInWords(row);
   const first = row.first;
   const isRead = place === "sort" && !row.isUnread;
@@ -192,10 +201,20 @@ function Row({
         ? row.subject
         : "Nothing asked";
   const due = first?.due ? ` by ${sayDay(first.due.day, today)}` : "";
+  const returns =
+    row.putUntil === null
+      ? ""
+      : isOnShelf(row.putUntil)
+        ? "on the shelf"
+        : `back ${sayMomentFully(row.putUntil, now.zone, now)}`;
   const note =
-    place === "dealt with"
-      ? `${row.outcome === "kept" ? `kept: ${asks || "as tasks"}` : (row.outcome ?? "dealt with")}${row.dealtBy ? ` · ${row.dealtBy.split(" ")[0]}` : ""}`
-      : asks || row.automatic || row.subject;
+    place === "put by"
+      ? returns
+      : row.isReturned
+        ? `back from being put by${asks ? ` · ${asks}` : ""}`
+        : place === "dealt with"
+          ? `${row.outcome === "kept" ? `kept: ${asks || "as tasks"}` : (row.outcome ?? "dealt with")}${row.dealtBy ? ` · ${row.dealtBy.split(" ")[0]}` : ""}`
+          : asks || row.automatic || row.subject;
   return (
     <button
       type="button"
@@ -217,7 +236,7 @@ function Row({
         </span>
       </span>
       <span
-        className={`mt-px block truncate text-[12px] leading-[18px] ${asks && place === "sort" ? "font-bold text-act" : "text-soft"}`}
+        className={`mt-px block truncate text-[12px] leading-[18px] ${asks && place !== "dealt with" ? "font-bold text-act" : "text-soft"}`}
       >
         {note}
       </span>

@@ -2,11 +2,14 @@
 
 import { type InfiniteData, type QueryClient, useInfiniteQuery, useQuery } from "@tanstack/react-query";
 import { useEffect } from "react";
-import type { ConversationView, RoundView, SortPage, SortRow } from "../../core/views/views";
+import type { ConversationPlace, ConversationView, RoundView, SortPage, SortRow } from "../../core/views/views";
 import { ask } from "../parts/client";
 
-export type Place = "sort" | "dealt with";
+export type Place = ConversationPlace;
 export type SortAnswer = SortPage & { readonly round: RoundView };
+
+/** How an address names a list. */
+export const PLACE_IN_ADDRESS = { sort: "sort", "dealt with": "dealt", "put by": "put-by" } as const;
 
 /** Conversations that are asked for ahead, so that the next one is there at the key press. */
 const AHEAD = 4;
@@ -27,7 +30,7 @@ export function useSortList(place: Place, first: SortAnswer, way: string | null)
     queryKey: sortKey(place),
     queryFn: ({ pageParam }) =>
       ask<SortAnswer>(
-        `/api/sort?place=${place === "sort" ? "sort" : "dealt"}${way ? `&way=${way}` : ""}${pageParam ? `&after=${encodeURIComponent(pageParam)}` : ""}`,
+        `/api/sort?place=${PLACE_IN_ADDRESS[place]}${way ? `&way=${way}` : ""}${pageParam ? `&after=${encodeURIComponent(pageParam)}` : ""}`,
       ),
     initialPageParam: "",
     getNextPageParam: (last) => last.next,

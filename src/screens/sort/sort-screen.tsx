@@ -6,7 +6,7 @@ import type { ConversationView } from "../../core/views/views";
 import { Board } from "./board";
 import { DropMail } from "./drop-mail";
 import { RoundList } from "./round-list";
-import { type Place, type SortAnswer, useAskAhead, useSortList } from "./sort-data";
+import { PLACE_IN_ADDRESS, type Place, type SortAnswer, useAskAhead, useSortList } from "./sort-data";
 
 /** Sort: the round at the left, the conversation with its passages, the slips level with them, the acts below. */
 export function SortScreen(props: {
@@ -51,7 +51,7 @@ export function SortScreen(props: {
   const changePlace = (to: Place) => {
     setPlace(to);
     setHereId(null);
-    window.location.assign(to === "sort" ? "/sort" : "/sort?place=dealt");
+    window.location.assign(to === "sort" ? "/sort" : `/sort?place=${PLACE_IN_ADDRESS[to]}`);
   };
   const fetchMore = list.fetchNextPage;
   const onMore = useCallback(() => void fetchMore(), [fetchMore]);
@@ -111,10 +111,16 @@ export function SortScreen(props: {
   );
 }
 
+const EMPTY: Readonly<Record<Place, string>> = {
+  sort: "Everything is sorted",
+  "dealt with": "Nothing has been dealt with yet",
+  "put by": "Nothing is put by",
+};
+
 function EmptySort({ onChoose, place }: { onChoose: () => void; place: Place }) {
   return (
     <section className="pan flex flex-1 flex-col items-center justify-center gap-3 p-8 text-center max-sm:mx-2 max-sm:mb-2">
-      <h2 className="text-[21px]">{place === "sort" ? "Everything is sorted" : "Nothing has been dealt with yet"}</h2>
+      <h2 className="text-[21px]">{EMPTY[place]}</h2>
       <p className="max-w-[420px] text-soft">
         Bring mail in by dropping .eml or mbox files here, or by choosing them; then each letter waits here with what it
         asks.

@@ -3,6 +3,7 @@
 import { useQueryClient } from "@tanstack/react-query";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { readLine } from "../../core/tasks/read-line";
+import { sayMomentFully } from "../../core/time/say-day";
 import type { ConversationView, SlipView } from "../../core/views/views";
 import { whoSees } from "../../core/views/who-sees";
 import { useHouse, useToday } from "../parts/house";
@@ -177,6 +178,18 @@ export function useConversationActs(
             : null,
       },
     );
+  const putBy = (until: number | null) =>
+    run(
+      "put by",
+      { conversationId: id, until: until === null ? null : new Date(until).toISOString() },
+      {
+        onDone: () => leave(),
+        says: () =>
+          until === null
+            ? "On the shelf."
+            : `Put by until ${sayMomentFully(until, now.zone, now)}, or until somebody writes in it.`,
+      },
+    );
   const backToSort = () =>
     void run(
       "back to Sort",
@@ -198,6 +211,7 @@ export function useConversationActs(
     change,
     addSlip,
     goesTo,
+    putBy,
     backToSort,
     split,
   };

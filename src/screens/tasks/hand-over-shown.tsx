@@ -18,10 +18,9 @@ export interface Handed {
   readonly chain: Chain;
 }
 
-function loadWords(load: LoadView | undefined, dayWords: string | null): string {
+function loadWords(load: LoadView | undefined): string {
   if (!load) return "…";
-  const late = load.late > 0 ? `, ${load.late} late` : "";
-  return dayWords ? `${load.dueBy} due up to ${dayWords}${late}, ${load.all} in all` : `${load.all} open${late}`;
+  return `${load.dueBy} due${load.late > 0 ? `, ${load.late} late` : ""} · ${load.all} in all`;
 }
 
 /** What each of those who may get it has on hand; the ones that are named stand first and lit. */
@@ -46,23 +45,29 @@ export function Loads({
     .sort((a, b) => (loadOf(a.id)?.dueBy ?? 0) - (loadOf(b.id)?.dueBy ?? 0));
   const first = asked.flatMap((id) => team.find((person) => person.id === id) ?? []);
   return (
-    <ul className="mt-1">
-      {[...first, ...others].slice(0, Math.max(4, first.length)).map((person) => (
-        <li key={person.id}>
-          <button
-            type="button"
-            className={`flex w-full items-center gap-2 border-b border-hairline px-1 py-1 text-left text-[13px] ${named.includes(person.id) ? "bg-act-wash" : "hover:bg-wash"}`}
-            onClick={() => onPick(person)}
-          >
-            <PersonLabel initials={person.initials} name={person.name} isTeam size="small" />
-            <b>{person.name}</b>
-            <span className="ml-auto text-[12px] text-soft">
-              {loadWords(loadOf(person.id), due ? sayDay(due, today) : null)}
-            </span>
-          </button>
-        </li>
-      ))}
-    </ul>
+    <>
+      <h3 className="mt-2 text-[13px]">
+        On their hands{" "}
+        <span className="text-[12px] font-medium text-soft" style={{ fontFamily: "var(--font-ui)" }}>
+          up to {sayDay(by, today)}
+        </span>
+      </h3>
+      <ul className="mt-1">
+        {[...first, ...others].slice(0, Math.max(4, first.length)).map((person) => (
+          <li key={person.id}>
+            <button
+              type="button"
+              className={`flex w-full items-center gap-2 border-b border-hairline px-1 py-1 text-left text-[13px] ${named.includes(person.id) ? "bg-act-wash" : "hover:bg-wash"}`}
+              onClick={() => onPick(person)}
+            >
+              <PersonLabel initials={person.initials} name={person.name} isTeam size="small" />
+              <b>{person.name}</b>
+              <span className="ml-auto text-[12px] text-soft">{loadWords(loadOf(person.id))}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </>
   );
 }
 
@@ -77,7 +82,7 @@ export function WillHear({ task, to }: { task: Handed; to: readonly PersonView[]
     arcs: 3,
   }));
   if (task.owner && task.owner.id !== me.id && !to.some((person) => person.id === task.owner?.id))
-    rows.push({ name: task.owner.name, why: "has it now", when: "at once: it is taken away", arcs: 3 });
+    rows.push({ name: task.owner.name, why: "has it now", when: "at once: taken away", arcs: 3 });
   for (const id of new Set(giversIn({ ownerId: null, chain: task.chain })))
     if (id !== me.id && !to.some((person) => person.id === id) && id !== task.owner?.id)
       rows.push({ name: nameOf(id), why: "handed it over", when: "with the digest", arcs: 1 });
@@ -93,7 +98,7 @@ export function WillHear({ task, to }: { task: Handed; to: readonly PersonView[]
       <li className="flex items-center gap-2 px-1 py-[3px]">
         <Loud arcs={1} />
         <b>You</b> <span className="text-soft">hand it over</span>
-        <span className="ml-auto text-[12px] text-soft">the answer, and when it is done</span>
+        <span className="ml-auto text-[12px] text-soft">the answer, and the end</span>
       </li>
     </ul>
   );

@@ -162,7 +162,6 @@ export function HandOver(props: {
         <OutsideLetter to={outsider} title={task.title} text={letter ?? proposed} onText={setLetter} />
       ) : (
         <>
-          <h3 className="mt-2 text-[13px]">On their hands</h3>
           <Loads read={read} due={due} onPick={pick} />
           <h3 className="mt-2 text-[13px]">Who hears of it</h3>
           <WillHear task={task} to={to} />

@@ -40,6 +40,7 @@ function givenWords(task: TaskRow, nameOf: (id: string) => string): string {
 /** What stands below the state: why it is so. */
 function belowState(task: TaskRow, isLate: boolean, nameOf: (id: string) => string): string {
   const last = task.chain.at(-1);
+  if (task.returnedAt !== null && task.state === "to begin") return "back from being put by";
   if (task.theirs) return "owed to us";
   if (task.doubt) return task.doubt;
   if (!task.owner && last?.answer === "declined") return `${nameOf(last.to)}: “${last.reason}”`;

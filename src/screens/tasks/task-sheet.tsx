@@ -5,6 +5,7 @@ import { type ReactNode, useState } from "react";
 import type { MayWrite } from "../../core/letters/ways";
 import { handedBackIn, linkToOwner } from "../../core/tasks/chain";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
+import { isOnShelf } from "../../core/tasks/decisions/put-by";
 import { sayDistance, sayLateness, sayMoment, sayMomentFully } from "../../core/time/say-day";
 import type { CorrespondentView, TaskSheet } from "../../core/views/views";
 import { FileList } from "../letters/letter-files";
@@ -34,6 +35,7 @@ interface SheetProps {
   readonly handing: ReactNode;
   readonly onDoubt: () => void;
   readonly onFinishAndNext: () => void;
+  readonly onPutBy: () => void;
   readonly onPosted: (personId: string, hears: boolean | null) => void;
   readonly onMayWrite: (rule: MayWrite) => void;
   readonly onSendAgain: (outgoingId: string) => void;
@@ -42,7 +44,7 @@ interface SheetProps {
 function Fields(props: SheetProps) {
   const { sheet, editing, onEdit, onChange } = props;
   const { task } = sheet;
-  const { today, calendar } = useToday();
+  const { today, calendar, now } = useToday();
   const open = (field: TaskField) => ({
     isOpen: editing === field,
     onOpen: (isOpen: boolean) => onEdit(isOpen ? field : null),
@@ -141,6 +143,23 @@ function Fields(props: SheetProps) {
           >
             done, and next
           </button>
+        )}
+        {isOpenTask && (
+          <button
+            type="button"
+            className="word ml-2 text-[12.5px] font-medium text-soft"
+            onClick={props.onPutBy}
+            title="Out of the lists until a day (P)"
+          >
+            {task.putUntil === null ? "put by" : "bring it back"}
+          </button>
+        )}
+        {task.putUntil !== null && (
+          <span className="block text-[12.5px] font-medium text-soft">
+            {isOnShelf(task.putUntil)
+              ? "On the shelf, out of the lists."
+              : `Put by until ${sayMomentFully(task.putUntil, now.zone, now)}, or until somebody writes.`}
+          </span>
         )}
       </dd>
       <dt>Hears</dt>

@@ -9,7 +9,7 @@ export interface Look {
   readonly whose: "everyone" | "mine" | "to me" | "by me" | "nobody" | "theirs";
   readonly personId?: string | null;
   readonly projectId: string | null;
-  readonly show: "open" | "done";
+  readonly show: "open" | "done" | "put by";
 }
 
 export type TasksAnswer = TasksPage & { readonly figures: TasksFigures };

@@ -52,6 +52,8 @@ function task(values: Partial<TaskRow> & { day?: string | null }): TaskRow {
     finishedAt: null,
     chain: [],
     doubt: null,
+    putUntil: null,
+    returnedAt: null,
     createdAt: 0,
     ...rest,
   };

@@ -38,7 +38,11 @@ const WHOSE: Readonly<Record<Look["whose"], string>> = {
   nobody: "Nobody’s tasks",
   theirs: "What others owe us",
 };
-const SHOW: Readonly<Record<Look["show"], string>> = { open: "without the done ones", done: "only those finished" };
+const SHOW: Readonly<Record<Look["show"], string>> = {
+  open: "without the done ones",
+  done: "only those finished",
+  "put by": "only those put by",
+};
 
 function figure(count: number): string {
   return count > MOST_COUNTED ? `${MOST_COUNTED}+` : String(count);
@@ -109,7 +113,7 @@ function Sentence({ look, outsider, onLook }: { look: Look; outsider: string | n
           width={170}
         />
       </b>
-      , by {look.show === "open" ? "due date" : "the day they were finished"}
+      , by {look.show === "done" ? "the day they were finished" : "due date"}
     </p>
   );
 }
@@ -233,6 +237,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     b: handing.handBack,
     q: handing.askBack,
     f: handing.finishAndNext,
+    p: handing.putBy,
     u: () => void undo(),
   });
 
@@ -351,6 +356,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               handing={handing.node}
               onDoubt={handing.doubt}
               onFinishAndNext={handing.finishAndNext}
+              onPutBy={handing.putBy}
               onPosted={handing.onPosted}
               writing={
                 isWriting && (

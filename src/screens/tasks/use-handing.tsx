@@ -5,12 +5,13 @@ import { linkToOwner } from "../../core/tasks/chain";
 import { readLine } from "../../core/tasks/read-line";
 import type { TaskSheet } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
+import { PutByLine } from "../parts/put-by-line";
 import type { HowShown } from "../parts/use-acts";
 import { AnswerLine, GivenToMe } from "./given-to-me";
 import { HandOver } from "./hand-over";
 
 /** What is being done about who has the task. */
-type Handing = "hand over" | "hand back" | "ask back" | "doubt" | "finish";
+type Handing = "hand over" | "hand back" | "ask back" | "doubt" | "finish" | "put by";
 
 /** Handing over and the owner's answers, for the sheet that is shown: what stands in it, and what keys and buttons do. */
 export function useHanding(
@@ -24,6 +25,7 @@ export function useHanding(
   askBack: () => void;
   doubt: () => void;
   finishAndNext: () => void;
+  putBy: () => void;
   onPosted: (personId: string, hears: boolean | null) => void;
 } {
   const { me, team, zone, figures } = useHouse();
@@ -99,6 +101,21 @@ export function useHanding(
           onAskBack={(question) => run("ask back", { taskId, question }, { says: () => "Asked." })}
         />
       )}
+      {what === "put by" && (
+        <div className="mx-[18px] mt-3">
+          <PutByLine
+            about={task.id}
+            onClose={close}
+            onPutBy={(until) =>
+              run(
+                "put task by",
+                { taskId, until: until === null ? null : new Date(until).toISOString() },
+                { says: () => `${task.reference} is put by.` },
+              )
+            }
+          />
+        </div>
+      )}
       {what === "finish" && (
         <div className="mx-[18px] mt-3">
           <AnswerLine
@@ -144,6 +161,10 @@ export function useHanding(
     askBack: () => isGiven && begin("ask back"),
     doubt,
     finishAndNext: () => begin("finish"),
+    putBy: () =>
+      task && task.putUntil !== null
+        ? void run("bring back", { taskId }, { says: () => `${task.reference} is back.` })
+        : begin("put by"),
     onPosted: (personId, hears) => void run("keep posted", { taskId, personId, hears }),
   };
 }

@@ -1,5 +1,6 @@
 import { now } from "@/data/clock";
 import { roundOf, sortPage } from "@/data/queries/sort";
+import { readPlace } from "../../_server/place";
 import { forViewer, isId } from "../../_server/reply";
 
 export const dynamic = "force-dynamic";
@@ -11,7 +12,7 @@ function wayOf(text: string | null): string | null {
 export async function GET(request: Request): Promise<Response> {
   return forViewer(async ({ db, personId }) => {
     const { searchParams } = new URL(request.url);
-    const place = searchParams.get("place") === "dealt" ? "dealt with" : "sort";
+    const place = readPlace(searchParams.get("place"));
     const page = await sortPage(
       db,
       { personId },

@@ -5,7 +5,7 @@ import { dealtWith } from "./keep-slips";
 /** A conversation and its slips, as decisions about the whole of it see them. */
 export interface ConversationFacts {
   readonly conversationId: string;
-  readonly place: "sort" | "dealt with";
+  readonly place: "sort" | "dealt with" | "put by";
   readonly slips: readonly SlipFacts[];
   readonly actorId: string;
 }
@@ -60,7 +60,14 @@ export function backToSort(facts: ConversationFacts, now: string): Outcome {
     row: "conversation",
     id: facts.conversationId,
     isNew: false,
-    values: { place: "sort", outcome: null, dealtAt: null, dealtBy: null, cameAt: now },
+    values: {
+      place: "sort",
+      outcome: null,
+      dealtAt: null,
+      dealtBy: null,
+      cameAt: now,
+      ...(facts.place === "put by" ? { putUntil: null } : {}),
+    },
   });
   return { ok: true, writes, about: [facts.conversationId] };
 }

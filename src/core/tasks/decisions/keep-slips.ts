@@ -113,6 +113,6 @@ export function dealtWith(
     row: "conversation",
     id: conversationId,
     isNew: false,
-    values: { place: "dealt with", outcome, dealtAt: now, dealtBy: actorId },
+    values: { place: "dealt with", outcome, dealtAt: now, dealtBy: actorId, putUntil: null, returnedAt: null },
   };
 }

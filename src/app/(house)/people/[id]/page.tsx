@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { lettersWith } from "@/data/queries/letters-with";
+import { openItemsWith } from "@/data/queries/review";
 import { LettersWithScreen } from "@/screens/people/letters-with-screen";
 import { isId } from "../../../_server/reply";
 import { viewerOrSignIn } from "../../../_server/viewer";
@@ -12,5 +13,5 @@ export default async function PersonPage({ params }: { params: Promise<{ id: str
   const { db, personId } = await viewerOrSignIn(`/people/${id}`);
   const found = isId(id) ? await lettersWith(db, { personId }, id) : null;
   if (!found) notFound();
-  return <LettersWithScreen id={id} found={found} />;
+  return <LettersWithScreen id={id} found={found} items={await openItemsWith(db, { personId }, id)} />;
 }

@@ -2,6 +2,7 @@ import type { Metadata } from "next";
 import { now } from "@/data/clock";
 import { conversationFor, roundOf, sortPage, waysFor } from "@/data/queries/sort";
 import { SortScreen } from "@/screens/sort/sort-screen";
+import { readPlace } from "../../../_server/place";
 import { isId } from "../../../_server/reply";
 import { viewerOrSignIn } from "../../../_server/viewer";
 
@@ -17,7 +18,7 @@ export default async function SortPage({
   const { db, personId } = await viewerOrSignIn("/sort");
   const [asked] = (await params).id ?? [];
   const wanted = await searchParams;
-  const place = wanted.place === "dealt" ? "dealt with" : "sort";
+  const place = readPlace(wanted.place);
   const way = wanted.way && isId(wanted.way) ? wanted.way : null;
   const page = {
     ...(await sortPage(db, { personId }, place, null, undefined, way)),
