@@ -80,24 +80,28 @@ export async function waitingPage(
     look.order === "silence" && parts.length === 2
       ? sql`and (t.heard_at, t.number) > (${parts[0]}::timestamptz, ${Number(parts[1])})`
       : sql``;
-  const order = {
-    silence: sql`t.heard_at, t.number`,
-    person: sql`"order", t.heard_at, t.number`,
-    project: sql`"order", t.heard_at, t.number`,
+  const group = {
+    silence: sql`''`,
+    person: sql`coalesce(lower(k.name), lower(p.name), '')`,
+    project: sql`coalesce(lower(j.name), '~')`,
   }[look.order];
-  const orderBy =
-    look.order === "project"
-      ? sql`coalesce((select lower(p.name) from project p where p.id = t.project_id), '~')`
-      : look.order === "person"
-        ? sql`coalesce((select lower(k.name) from correspondent k where k.id = t.theirs_id), (select lower(p.name) from person p where p.id = t.owner_id), '')`
-        : sql`''`;
+  const joined = {
+    silence: sql``,
+    person: sql`left join correspondent k on k.id = t.theirs_id left join person p on p.id = t.owner_id`,
+    project: sql`left join project j on j.id = t.project_id`,
+  }[look.order];
+  const order = look.order === "silence" ? sql`t.heard_at, t.number` : sql`page."order", t.heard_at, t.number`;
+  // Only the rows of the page are looked into, in whatever order they stand.
   const rows = await rowsOf<Columns>(
     db,
-    sql`select ${taskColumnsFor(viewer)}, t.heard_at as "heardAt", t.heard_at::text as "heardText", ${FOR_WHOM} as "forId", ${orderBy} as "order", c.id as "conversationId", coalesce(c.place = 'sort', false) as "isInSort", c.subject,
+    sql`with page as (
+        select t.id, ${group} as "order" from task t ${joined} where ${lookOf(look, viewer)} ${after}
+        order by ${look.order === "silence" ? sql`t.heard_at, t.number` : sql`"order", t.heard_at, t.number`} limit ${PAGE} offset ${skip})
+      select ${taskColumnsFor(viewer)}, t.heard_at as "heardAt", t.heard_at::text as "heardText", ${FOR_WHOM} as "forId", page."order", c.id as "conversationId", coalesce(c.place = 'sort', false) as "isInSort", c.subject,
         case when c.id is null then null else substr(q.text, q.start + 1, q."end" - q.start) end as quote, q.from_address as "quoteFrom", q.sent_at as "quoteAt"
-      from task t left join conversation c on c.id = t.conversation_id and ${maySeeConversation(viewer)}
+      from page join task t on t.id = page.id left join conversation c on c.id = t.conversation_id and ${maySeeConversation(viewer)}
         left join lateral (select l.text, l.from_address, l.sent_at, t.start, t."end" from letter l where l.id = t.letter_id and t.start is not null and l.conversation_id = c.id) q on true
-      where ${lookOf(look, viewer)} ${after} order by ${order} limit ${PAGE} offset ${skip}`,
+      order by ${order}`,
   );
   const last = rows.at(-1);
   const next =

@@ -36,7 +36,7 @@ export function BoardActs(props: {
           </button>
           <button type="button" className="max-sm:!hidden" disabled={openCount < 2} onClick={props.onKeep}>
             <KeyCap name="K" />
-            Keep this one
+            Keep this
           </button>
           <button type="button" className="max-sm:!hidden" disabled={openCount === 0} onClick={props.onBrushOff}>
             <KeyCap name="X" />
@@ -69,7 +69,7 @@ export function BoardActs(props: {
         Write back
       </button>
       <button type="button" onClick={props.onChoose} className="ml-auto max-sm:hidden">
-        Bring mail in
+        Bring mail
       </button>
       <button type="button" className="max-sm:ml-auto" onClick={props.onUndo}>
         <KeyCap name="U" />
