@@ -8,5 +8,15 @@ export function proxy(request: NextRequest): NextResponse {
 }
 
 export const config = {
-  matcher: ["/sort/:path*", "/tasks/:path*", "/letters/:path*", "/mailboxes/:path*", "/write/:path*", "/people/:path*"],
+  matcher: [
+    "/sort/:path*",
+    "/tasks/:path*",
+    "/letters/:path*",
+    "/mailboxes/:path*",
+    "/write/:path*",
+    "/people/:path*",
+    "/waiting",
+    "/review",
+    "/calendar",
+  ],
 };

@@ -55,6 +55,8 @@ export const person = pgTable("person", {
   isLead: boolean("is_lead").notNull().default(false),
   zone: text("zone"),
   roundBegan: instant("round_began"),
+  /** Names their calendar feeds, which are read without signing in; null until they ask for them. */
+  feedKey: text("feed_key").unique(),
   /** When they last looked through the shelf and what lacks an owner, a date or a next step. */
   reviewedAt: instant("reviewed_at"),
 });

@@ -16,6 +16,8 @@ const SCREENS = [
   "/letters",
   "/people",
   "/waiting",
+  "/review",
+  "/calendar",
   "/mailboxes",
   "/learnt",
   "/write",

@@ -134,6 +134,12 @@ export function MyMenu() {
             </Link>
           </MenuItem>
           <MenuItem>
+            <Link href="/calendar" className="gloss-row">
+              <span className="w-3" />
+              Calendar feeds
+            </Link>
+          </MenuItem>
+          <MenuItem>
             <Link href="/mailboxes" className="gloss-row">
               <span className="w-3" />
               Mailboxes
