@@ -21,7 +21,7 @@ import {
 } from "./deeds/hand-acts";
 import { join, splitAct } from "./deeds/join-acts";
 import { sendAgain, write } from "./deeds/letter-acts";
-import { bringBack, putBy, putTaskByAct } from "./deeds/put-by-acts";
+import { bringBack, putBy, putTaskByAct, remind } from "./deeds/put-by-acts";
 import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
 import { comment, make } from "./deeds/task-acts";
 import { undoAct } from "./deeds/undo-act";
@@ -51,6 +51,7 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   "put by": putBy,
   "put task by": putTaskByAct,
   "bring back": bringBack,
+  remind,
   "keep posted": keepPosted,
   comment,
   write,

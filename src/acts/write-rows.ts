@@ -2,7 +2,7 @@ import { eq, getTableColumns } from "drizzle-orm";
 import type { PgTable } from "drizzle-orm/pg-core";
 import type { Change, Changeable, RowValues, Write } from "../core/tasks/outcome";
 import type { Database } from "../data/engine/database";
-import { comment, conversation, letter, posted, slip, task, thread, workstream } from "../data/schema";
+import { comment, conversation, letter, posted, reminder, slip, task, thread, workstream } from "../data/schema";
 import { outgoing } from "../data/schema-post";
 
 const TABLES = {
@@ -15,6 +15,7 @@ const TABLES = {
   thread,
   workstream,
   posted,
+  reminder,
 } as const satisfies Record<Changeable, PgTable>;
 
 /** Columns that no act writes: kept by the database, or too large and never changed. */

@@ -409,6 +409,28 @@ export const posted = pgTable(
   (t) => [uniqueIndex("posted_task").on(t.taskId, t.personId)],
 );
 
+/** A time at which somebody wants to be reminded of a task, set by themselves. */
+export const reminder = pgTable(
+  "reminder",
+  {
+    id: uuid("id").primaryKey(),
+    taskId: uuid("task_id")
+      .notNull()
+      .references(() => task.id, { onDelete: "cascade" }),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    at: instant("at").notNull(),
+  },
+  (t) => [index("reminder_at").on(t.at), index("reminder_task").on(t.taskId)],
+);
+
+/** Up to which instant reminders have been given; one row. */
+export const reminderClock = pgTable("reminder_clock", {
+  id: integer("id").primaryKey(),
+  upTo: instant("up_to").notNull(),
+});
+
 /** What somebody is told of a task, and why: once for each entry of the history. */
 export const notice = pgTable(
   "notice",
@@ -425,6 +447,8 @@ export const notice = pgTable(
     what: text("what").$type<Happening>().notNull(),
     why: text("why").$type<Why>().notNull(),
     loudness: text("loudness").$type<Loudness>().notNull(),
+    /** What a reminder says; null where the history's entry says it. */
+    words: text("words"),
     at: instant("at").notNull(),
     seenAt: instant("seen_at"),
   },

@@ -1,3 +1,4 @@
+import { giveReminders } from "../acts/give-reminders";
 import { returnPutBy } from "../acts/return-put-by";
 import { onChange } from "../acts/tell-screens";
 import type { Database } from "../data/engine/database";
@@ -50,18 +51,20 @@ export async function startOutbox(
   };
 }
 
-/** Milliseconds between two looks for what was put by until now. */
+/** Milliseconds between two looks for what was put by until now and for reminders. */
 const RETURNS_MS = 15_000;
 
-/** Brings back what was put by, at its minute or as soon as the server runs again. */
+/** Brings back what was put by and gives reminders, at their minute or as soon as the server runs again. */
 export function startReturns(db: Database, now: () => number): Worker {
   let isStopped = false;
   let running: Promise<unknown> = Promise.resolve();
   const look = () => {
     running = running
       .then(() => (isStopped ? 0 : returnPutBy(db, now())))
+      .then(() => (isStopped ? 0 : giveReminders(db, now())))
       .catch((error) => {
-        if (!isStopped) process.stderr.write(`What was put by could not be brought back: ${String(error)}\n`);
+        if (!isStopped)
+          process.stderr.write(`What was put by and reminders could not be looked through: ${String(error)}\n`);
       });
   };
   const timer = setInterval(look, RETURNS_MS);

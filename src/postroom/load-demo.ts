@@ -1,6 +1,7 @@
 import fs from "node:fs";
 import path from "node:path";
 import { sql } from "drizzle-orm";
+import { giveReminders } from "../acts/give-reminders";
 import { type Performed, perform } from "../acts/perform";
 import { addPerson, makeOrganisation } from "../acts/set-up";
 import { BATCH, takeIn } from "../acts/take-in";
@@ -58,6 +59,7 @@ class DemoLoader {
     await this.dealWithAll(conversations, first);
     await this.makeTasks();
     await this.handOn();
+    await this.remindThisMorning();
     // What answers a task comes after it was made.
     await this.loadLetters(answers);
   }
@@ -288,6 +290,13 @@ class DemoLoader {
     }
     // What was told in other weeks has long been seen.
     await this.db.execute(sql`update notice set seen_at = at where at < ${new Date(this.now - 30 * 3_600_000)}`);
+  }
+
+  /** The reminders of this morning, at their minute. */
+  private async remindThisMorning(): Promise<void> {
+    const morning = placed("d-0 08:00", this.reference, DEMO_ZONE).at;
+    await giveReminders(this.db, Math.min(this.now, morning - MINUTE_MS));
+    await giveReminders(this.db, Math.min(this.now, morning));
   }
 
   /** Tasks made by hand, one plain line each. */

@@ -16,11 +16,18 @@ export const HAPPENINGS = [
   "changed",
   "noted",
   "wrote again",
+  "reminder",
 ] as const;
 export type Happening = (typeof HAPPENINGS)[number];
 
 /** Why somebody hears of a task. */
-export type Why = "owns it" | "handed it over" | "had it" | "kept posted" | "named in the note";
+export type Why =
+  | "owns it"
+  | "handed it over"
+  | "had it"
+  | "kept posted"
+  | "named in the note"
+  | "wanted to be reminded";
 
 /** How loudly: at once, or with the next digest. */
 export type Loudness = "at once" | "later";

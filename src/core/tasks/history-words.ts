@@ -23,6 +23,7 @@ export const ACT_NAMES = [
   "put by",
   "put task by",
   "bring back",
+  "remind",
   "comment",
   "write",
   "send again",
@@ -141,6 +142,13 @@ export function historyWords(
     const until = own.find((change) => change.after?.putUntil)?.after?.putUntil;
     const day = typeof until === "string" ? until.slice(0, 10) : null;
     return day === null || day.startsWith("9999") ? "put it on the shelf" : `put it by until ${sayDay(day, day)}`;
+  }
+  if (act === "remind") {
+    const change = changes.find((one) => one.row === "reminder");
+    const at = change?.after?.at;
+    return typeof at === "string"
+      ? `wants to be reminded ${sayDay(at.slice(0, 10), at.slice(0, 10))}`
+      : "does not want to be reminded of it then";
   }
   if (act === "bring back") return "brought it back";
   if (act === "finish and next")

@@ -9,6 +9,7 @@ export const CHANGEABLE = [
   "thread",
   "workstream",
   "posted",
+  "reminder",
 ] as const;
 export type Changeable = (typeof CHANGEABLE)[number];
 

@@ -326,6 +326,8 @@ export interface TaskSheet {
     readonly why: Why;
     readonly loudness: Loudness | "not";
   }[];
+  /** When who is reminded; those with an id the viewer has set for themselves. */
+  readonly reminders: readonly { readonly id: string | null; readonly personId: string; readonly at: number }[];
   /** Whether the viewer is told something of it that they have not seen. */
   readonly hasNews: boolean;
   /** Tasks that ask others for the same thing. */

@@ -46,33 +46,36 @@ interface Row {
   changes: Change[] | null;
   writer: string | null;
   begins: string | null;
+  said: string | null;
 }
 
 /** What somebody is told, what is new first. A notice stands only as long as its task may be seen, or says that it was taken away. */
 export async function noticesFor(db: Database, viewer: Viewer): Promise<NoticesView> {
   const rows = await rowsOf<Row>(
     db,
-    sql`select n.id, n.task_id as "taskId", t.fruit, t.number, t.title, n.what, n.why, n.loudness, n.at, n.seen_at is null as "isFresh",
+    sql`select n.id, n.task_id as "taskId", t.fruit, t.number, t.title, n.what, n.why, n.loudness, n.words as said, n.at, n.seen_at is null as "isFresh",
         h.act, h.person_id as "personId", h.changes, coalesce(nullif(l.from_name, ''), l.from_address) as writer, left(l.text, 140) as begins
       from notice n join task t on t.id = n.task_id left join history h on h.id = n.entry_id left join letter l on l.id = n.entry_id
       where n.person_id = ${viewer.personId} order by n.seen_at is not null, n.at desc, n.id desc limit ${MOST_SHOWN}`,
   );
   const people = new Map((await team(db)).map((person) => [person.id, person]));
   const notices = rows.flatMap((row): NoticesView["notices"][number][] => {
-    const { taskId, fruit, number, at, act, personId, changes, writer, begins, ...rest } = row;
-    const person = personId ? people.get(personId) : null;
+    const { taskId, fruit, number, at, act, personId, changes, writer, begins, said, ...rest } = row;
+    // A reminder comes from nobody but oneself.
+    const person = people.get(rest.what === "reminder" ? viewer.personId : (personId ?? ""));
     const name = person?.name ?? writer;
     if (!name) return [];
     const words =
-      act && changes && personId
+      said ??
+      (act && changes && personId
         ? noticeWords(rest.what, { act, changes, personId }, taskId, (id) => people.get(id)?.name ?? null)
-        : letterWords(begins ?? "");
+        : letterWords(begins ?? ""));
     return [
       {
         ...rest,
         reference: `${fruit} ${number}`,
         slug: `${fruit}-${number}`,
-        by: { name, initials: initialsOf(name), isTeam: person !== null && person !== undefined },
+        by: { name, initials: initialsOf(name), isTeam: person !== undefined },
         words,
         at: millis(at),
       },

@@ -23,6 +23,7 @@ import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { freshNotices, hasFreshNotice } from "./notices";
 import { outgoingOfTask } from "./outgoing";
 import { correspondentsById, team } from "./people";
+import { remindersFor } from "./reminders";
 import { sortCount } from "./sort";
 
 /** Rows of one page of Tasks. */
@@ -345,6 +346,7 @@ export async function taskSheet(
       return by ? [{ id: comment.id, by, text: comment.text, kind: comment.kind, at: millis(comment.at) }] : [];
     }),
     hears: await hearers(db, row.id, task!),
+    reminders: await remindersFor(db, viewer, task!),
     hasNews: await hasFreshNotice(db, viewer, row.id),
     together: await togetherWith(db, viewer, row.id),
     happened: await happenedTo(db, viewer, row.id, people),

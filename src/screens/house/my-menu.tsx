@@ -54,6 +54,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
       ["H", "hand over, or pass on"],
       ["F", "done, and what follows"],
       ["P", "put by until a day, or on the shelf"],
+      ["M", "be reminded at a time of your own"],
       ["K B Q", "given to you: take on, hand back, ask"],
       ["U", "undo"],
     ],

@@ -9,10 +9,14 @@ import { useDraft } from "./use-draft";
 /** Until when something is put by, in one line: "thursday", "monday 14:00", "shelf"; below it how that was understood. */
 export function PutByLine(props: {
   readonly about: string;
+  /** What the line is for, where it does not put something by but only names a moment. */
+  readonly label?: string;
+  readonly does?: string;
   /** Puts it by until an instant; null: without a date. */
   readonly onPutBy: (until: number | null) => Promise<boolean>;
   readonly onClose: () => void;
 }) {
+  const isMoment = props.does !== undefined;
   const { figures } = useHouse();
   const { now, today, calendar } = useToday();
   const [line, setLine] = useDraft(`put by ${props.about}`);
@@ -26,25 +30,25 @@ export function PutByLine(props: {
   };
   const words =
     line.trim() === ""
-      ? "A day, a day and time, “in 2 hours”, or “shelf” for no date."
+      ? `A day, a day and time, ${isMoment ? "or “in 2 hours”." : "“in 2 hours”, or “shelf” for no date."}`
       : read.kind === "shelf"
         ? "On the shelf, without a date."
         : read.kind === "until"
-          ? `${isPast ? "That is past: " : "Back "}${sayMomentFully(read.at, now.zone, now)}, ${sayDistance(dayOf({ at: read.at, zone: now.zone }), today, calendar)}${isPast ? "" : ", or when somebody writes in it"}.`
+          ? `${isPast ? "That is past: " : isMoment ? "" : "Back "}${sayMomentFully(read.at, now.zone, now)}, ${sayDistance(dayOf({ at: read.at, zone: now.zone }), today, calendar)}${isPast || isMoment ? "" : ", or when somebody writes in it"}.`
           : "No day is named here.";
   return (
-    <section className="rounded-[13px] border border-act bg-pan p-3" aria-label="Put by">
+    <section className="rounded-[13px] border border-act bg-pan p-3" aria-label={props.label ?? "Put by"}>
       <div className="flex flex-wrap gap-2">
         <input
           autoFocus
           className="field min-w-0 flex-1 font-semibold"
-          aria-label="Put by until when"
+          aria-label={props.label ?? "Put by until when"}
           placeholder="thursday"
           value={line}
           onChange={(event) => setLine(event.target.value)}
           onKeyDown={(event) => {
             if (event.key === "Enter") {
-              if (read.kind === "shelf") void put(null);
+              if (read.kind === "shelf" && !isMoment) void put(null);
               else if (read.kind === "until" && !isPast) void put(read.at);
             }
             if (event.key === "Escape") {
@@ -59,11 +63,13 @@ export function PutByLine(props: {
           disabled={read.kind === "not understood" || isPast || line.trim() === ""}
           onClick={() => void put(read.kind === "until" ? read.at : null)}
         >
-          Put by
+          {props.does ?? "Put by"}
         </button>
-        <button type="button" className="btn is-small is-line" onClick={() => void put(null)}>
-          On the shelf
-        </button>
+        {!isMoment && (
+          <button type="button" className="btn is-small is-line" onClick={() => void put(null)}>
+            On the shelf
+          </button>
+        )}
       </div>
       <p className="mt-1.5 border-l border-act pl-2 text-[12.5px] text-soft">{words}</p>
     </section>

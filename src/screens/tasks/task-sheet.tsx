@@ -17,6 +17,7 @@ import { OwnerWord, PriorityWord, ProjectWord, StateWord } from "../words/picks"
 import { DueWord, TitleWord } from "../words/text-words";
 import { OnTheirWay } from "../write/on-its-way";
 import { answerWords, ChainLine } from "./chain-line";
+import { Reminds } from "./reminds";
 import { WhoHears } from "./who-hears";
 
 export type TaskField = FieldChange["field"];
@@ -36,6 +37,8 @@ interface SheetProps {
   readonly onDoubt: () => void;
   readonly onFinishAndNext: () => void;
   readonly onPutBy: () => void;
+  readonly onRemind: () => void;
+  readonly onForgetReminder: (reminderId: string) => void;
   readonly onPosted: (personId: string, hears: boolean | null) => void;
   readonly onMayWrite: (rule: MayWrite) => void;
   readonly onSendAgain: (outgoingId: string) => void;
@@ -105,7 +108,7 @@ function Fields(props: SheetProps) {
             , {lateness ?? sayDistance(task.due.day, today, calendar)}
           </span>
         )}
-        {!task.due && <span className="text-soft">, nobody is reminded</span>}
+        <Reminds sheet={sheet} onRemind={props.onRemind} onForget={props.onForgetReminder} />
       </dd>
       <dt>Priority</dt>
       <dd className="flex items-center gap-2">

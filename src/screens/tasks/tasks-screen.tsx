@@ -238,6 +238,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     q: handing.askBack,
     f: handing.finishAndNext,
     p: handing.putBy,
+    m: handing.remind,
     u: () => void undo(),
   });
 
@@ -357,6 +358,8 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               onDoubt={handing.doubt}
               onFinishAndNext={handing.finishAndNext}
               onPutBy={handing.putBy}
+              onRemind={handing.remind}
+              onForgetReminder={handing.forgetReminder}
               onPosted={handing.onPosted}
               writing={
                 isWriting && (

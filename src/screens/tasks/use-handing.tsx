@@ -11,7 +11,7 @@ import { AnswerLine, GivenToMe } from "./given-to-me";
 import { HandOver } from "./hand-over";
 
 /** What is being done about who has the task. */
-type Handing = "hand over" | "hand back" | "ask back" | "doubt" | "finish" | "put by";
+type Handing = "hand over" | "hand back" | "ask back" | "doubt" | "finish" | "put by" | "remind";
 
 /** Handing over and the owner's answers, for the sheet that is shown: what stands in it, and what keys and buttons do. */
 export function useHanding(
@@ -26,6 +26,8 @@ export function useHanding(
   doubt: () => void;
   finishAndNext: () => void;
   putBy: () => void;
+  remind: () => void;
+  forgetReminder: (reminderId: string) => void;
   onPosted: (personId: string, hears: boolean | null) => void;
 } {
   const { me, team, zone, figures } = useHouse();
@@ -101,6 +103,21 @@ export function useHanding(
           onAskBack={(question) => run("ask back", { taskId, question }, { says: () => "Asked." })}
         />
       )}
+      {what === "remind" && (
+        <div className="mx-[18px] mt-3">
+          <PutByLine
+            about={`remind ${task.id}`}
+            label="Remind me when"
+            does="Remind me"
+            onPutBy={(at) =>
+              at === null
+                ? Promise.resolve(false)
+                : run("remind", { taskId, at: new Date(at).toISOString() }, { says: () => "You will be reminded." })
+            }
+            onClose={close}
+          />
+        </div>
+      )}
       {what === "put by" && (
         <div className="mx-[18px] mt-3">
           <PutByLine
@@ -161,6 +178,8 @@ export function useHanding(
     askBack: () => isGiven && begin("ask back"),
     doubt,
     finishAndNext: () => begin("finish"),
+    remind: () => begin("remind"),
+    forgetReminder: (reminderId) => void run("remind", { taskId, reminderId }),
     putBy: () =>
       task && task.putUntil !== null
         ? void run("bring back", { taskId }, { says: () => `${task.reference} is back.` })
