@@ -154,7 +154,13 @@ export function historyWords(
   if (act === "finish and next")
     return own.some((change) => change.before === null) ? "made it to follow another" : "finished it, with a next step";
   if (act === "make from letter") return "made it by a letter to its workstream’s address";
-  if (act === "make task") return "made it by hand";
+  if (act === "make task") {
+    const made = own.find((change) => change.row === "task" && change.before === null)?.after;
+    const to = made?.side === "theirs" ? made.theirsId : made?.ownerId;
+    const name = typeof to === "string" && to !== by ? nameOf(to) : null;
+    if (!name) return "made it by hand";
+    return made?.side === "theirs" ? `waits for ${name}` : `made it by hand, for ${name}`;
+  }
   if (act === "keep posted") {
     const change = changes.find((one) => one.row === "posted");
     const who = nameOf(String(change?.after?.personId ?? change?.before?.personId)) ?? "somebody";

@@ -1,6 +1,8 @@
 import { sql } from "drizzle-orm";
 import type { Happening, Loudness, Why } from "../../core/hearing/heard";
 import { letterWords, noticeWords } from "../../core/hearing/notice-words";
+import type { TextPart } from "../../core/letters/letter";
+import { newText } from "../../core/letters/new-text";
 import type { Change } from "../../core/tasks/outcome";
 import { initialsOf } from "../../core/views/initials";
 import { MOST_COUNTED, type NoticesView } from "../../core/views/views";
@@ -45,7 +47,8 @@ interface Row {
   personId: string | null;
   changes: Change[] | null;
   writer: string | null;
-  begins: string | null;
+  letterText: string | null;
+  parts: TextPart[] | null;
   said: string | null;
 }
 
@@ -54,13 +57,13 @@ export async function noticesFor(db: Database, viewer: Viewer): Promise<NoticesV
   const rows = await rowsOf<Row>(
     db,
     sql`select n.id, n.task_id as "taskId", t.fruit, t.number, t.title, n.what, n.why, n.loudness, n.words as said, n.at, n.seen_at is null as "isFresh",
-        h.act, h.person_id as "personId", h.changes, coalesce(nullif(l.from_name, ''), l.from_address) as writer, left(l.text, 140) as begins
+        h.act, h.person_id as "personId", h.changes, coalesce(nullif(l.from_name, ''), l.from_address) as writer, left(l.text, 20000) as "letterText", l.parts
       from notice n join task t on t.id = n.task_id left join history h on h.id = n.entry_id left join letter l on l.id = n.entry_id
       where n.person_id = ${viewer.personId} order by n.seen_at is not null, n.at desc, n.id desc limit ${MOST_SHOWN}`,
   );
   const people = new Map((await team(db)).map((person) => [person.id, person]));
   const notices = rows.flatMap((row): NoticesView["notices"][number][] => {
-    const { taskId, fruit, number, at, act, personId, changes, writer, begins, said, ...rest } = row;
+    const { taskId, fruit, number, at, act, personId, changes, writer, letterText, parts, said, ...rest } = row;
     // A reminder comes from nobody but oneself.
     const person = people.get(rest.what === "reminder" ? viewer.personId : (personId ?? ""));
     const name = person?.name ?? writer;
@@ -69,7 +72,7 @@ export async function noticesFor(db: Database, viewer: Viewer): Promise<NoticesV
       said ??
       (act && changes && personId
         ? noticeWords(rest.what, { act, changes, personId }, taskId, (id) => people.get(id)?.name ?? null)
-        : letterWords(begins ?? ""));
+        : letterWords(newText({ text: letterText ?? "", parts: parts ?? [] })));
     return [
       {
         ...rest,

@@ -5,7 +5,11 @@ import { ServerSaysNo, tell } from "../parts/client";
 import { useSay } from "../parts/says";
 
 const FEEDS = [
-  ["days.ics", "What is due, a day", "One entry a day that names what is due and what is over, each with its link."],
+  [
+    "days.ics",
+    "What is due, day by day",
+    "One entry a day that names what is due and what is over, each with its link.",
+  ],
   ["tasks.ics", "Tasks", "Each of your tasks with its date, state and priority, for programs that keep task lists."],
 ] as const;
 
