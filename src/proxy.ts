@@ -18,5 +18,6 @@ export const config = {
     "/waiting",
     "/review",
     "/calendar",
+    "/mail-about-tasks",
   ],
 };

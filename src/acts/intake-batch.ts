@@ -57,6 +57,8 @@ export interface Way {
 export class IntakeBatch {
   private readonly known: IntakeKnown;
   private readonly away = new Map<string, { until: Day; letterId: string }>();
+  /** Conversations that hold nothing but a notice of the house itself. */
+  private readonly notices = new Set<string>();
   /** Whether one of the ways is everybody's. */
   private comesShared = true;
   private readonly merges: { from: string; to: string }[] = [];
@@ -234,6 +236,7 @@ export class IntakeBatch {
     if (one.awayUntil && l?.from) this.away.set(l.from.address, { until: one.awayUntil, letterId });
     // A reply comes back to Sort only if it brings something; what cannot be read has to be looked at.
     if (found.length > 0 || one.why !== null) joined.brings = true;
+    if (l?.messageId && this.known.ownNotices.has(l.messageId)) this.notices.add(joined.id);
     return letterId;
   }
 
@@ -320,9 +323,13 @@ export class IntakeBatch {
           id: joined.id,
           subject: joined.subject,
           projectId: joined.projectId,
-          place: this.isOurs ? ("dealt with" as const) : ("sort" as const),
-          outcome: this.isOurs ? ("answered" as const) : null,
-          dealtAt: this.isOurs ? at : null,
+          place: this.isOurs || this.notices.has(joined.id) ? ("dealt with" as const) : ("sort" as const),
+          outcome: this.isOurs
+            ? ("answered" as const)
+            : this.notices.has(joined.id)
+              ? ("filed by itself" as const)
+              : null,
+          dealtAt: this.isOurs || this.notices.has(joined.id) ? at : null,
           lastAt: new Date(joined.lastAt),
           cameAt: at,
         })),

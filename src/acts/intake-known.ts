@@ -67,6 +67,8 @@ export class IntakeKnown {
   readonly outside = new Map<string, { id: string; name: string; firmId: string | null }>();
   /** Who here wrote a letter that is reported not to have arrived, by its Message-ID. */
   readonly writers = new Map<string, string>();
+  /** Message-IDs of notices of the house itself that have come back. */
+  readonly ownNotices = new Set<string>();
   readonly continuing: Continuing[] = [];
   /** Letters that are here, by what all copies of one message have in common. */
   readonly twins = new Map<string, string>();
@@ -83,6 +85,7 @@ export class IntakeKnown {
     await this.loadOutside(letters);
     await this.loadContinuing(letters);
     await this.loadWriters(letters);
+    await this.loadOwnNotices(letters);
   }
 
   /** Ids of letters by the sums of their bytes. */
@@ -173,6 +176,17 @@ export class IntakeKnown {
       if (!this.conversations.has(row.id))
         this.conversations.set(row.id, { ...row, lastAt, isNew: false, brings: false });
     }
+  }
+
+  /** Letters that the house itself has sent to its people, come back through a mailbox of theirs. */
+  private async loadOwnNotices(letters: readonly Letter[]): Promise<void> {
+    const ids = letters.flatMap((l) => (l.automatic !== null && l.messageId ? [l.messageId] : []));
+    if (ids.length === 0) return;
+    const rows = await rowsOf<{ id: string }>(
+      this.tx,
+      sql`select message_id as id from outgoing where is_automatic and message_id in ${ids}`,
+    );
+    for (const { id } of rows) this.ownNotices.add(id);
   }
 
   private async loadWriters(letters: readonly Letter[]): Promise<void> {

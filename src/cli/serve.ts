@@ -119,7 +119,10 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
       const outbox = await startOutbox(db, smtpCarrier(smtpOut), now, pglite !== null);
       closers.push(outbox.stop);
     }
-    closers.push(startReturns(db, now).stop);
+    closers.push(
+      startReturns(db, now, smtpOut ? (process.env.JAM_URL?.replace(/\/+$/, "") ?? `http://localhost:${port}`) : null)
+        .stop,
+    );
     const key = () => mailboxKey(databaseSettings(what, false).folder);
     const mailboxes = startMailboxes(db, key, now, pglite !== null);
     closers.push(mailboxes.stop);

@@ -59,6 +59,10 @@ export const outgoing = pgTable(
     letterId: uuid("letter_id").references(() => letter.id),
     /** It asks once more for what is owed. */
     isChase: boolean("is_chase").notNull().default(false),
+    /** Written by the house itself (RFC 3834): never answered by a machine, and in no list of letters. */
+    isAutomatic: boolean("is_automatic").notNull().default(false),
+    /** Where an answer goes, where that is not the sender. */
+    replyTo: text("reply_to"),
   },
   (t) => [
     index("outgoing_next").on(t.state, t.nextTry),

@@ -19,7 +19,7 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { ChangeKind } from "../core/following/item";
-import type { Happening, Loudness, Why } from "../core/hearing/heard";
+import type { Happening, Loudness, NoticeMail, Why } from "../core/hearing/heard";
 import type { Bounce, LetterFile, PassedOn, TextPart } from "../core/letters/letter";
 import type { Envelope, MayWrite, RemotePlace } from "../core/letters/ways";
 import type { Chain } from "../core/tasks/chain";
@@ -55,6 +55,10 @@ export const person = pgTable("person", {
   isLead: boolean("is_lead").notNull().default(false),
   zone: text("zone"),
   roundBegan: instant("round_began"),
+  /** How notices reach them by mail, beside the list in the application. */
+  noticeMail: text("notice_mail").$type<NoticeMail>().notNull().default("as it comes"),
+  /** Wall times, in their zone, at which what can wait is gathered into one letter. */
+  digestTimes: jsonb("digest_times").$type<string[]>().notNull().default(["08:00", "13:00", "17:00"]),
   /** Names their calendar feeds, which are read without signing in; null until they ask for them. */
   feedKey: text("feed_key").unique(),
   /** When they last looked through the shelf and what lacks an owner, a date or a next step. */
@@ -425,7 +429,7 @@ export const reminder = pgTable(
   (t) => [index("reminder_at").on(t.at), index("reminder_task").on(t.taskId)],
 );
 
-/** Up to which instant reminders have been given; one row. */
+/** Up to which instant reminders (1) and digests (2) have been given; one row each. */
 export const reminderClock = pgTable("reminder_clock", {
   id: integer("id").primaryKey(),
   upTo: instant("up_to").notNull(),
@@ -451,11 +455,16 @@ export const notice = pgTable(
     words: text("words"),
     at: instant("at").notNull(),
     seenAt: instant("seen_at"),
+    /** When it went out by mail. */
+    mailedAt: instant("mailed_at"),
+    /** By which the link in that letter answers to a hand-over; null where there is nothing to answer. */
+    answerKey: text("answer_key").unique(),
   },
   (t) => [
     uniqueIndex("notice_once").on(t.entryId, t.taskId, t.personId),
     index("notice_person").on(t.personId, t.seenAt, t.at),
     index("notice_task").on(t.taskId),
+    index("notice_unmailed").on(t.at).where(sql`mailed_at is null and seen_at is null`),
   ],
 );
 

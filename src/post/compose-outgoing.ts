@@ -13,6 +13,9 @@ export interface OutgoingLetter {
   readonly answers: string | null;
   readonly references: readonly string[];
   readonly createdAt: number;
+  /** Written by the house itself: marked so that no machine answers (RFC 3834 section 5). */
+  readonly isAutomatic: boolean;
+  readonly replyTo: string | null;
   readonly files: readonly { readonly name: string; readonly type: string; readonly bytes: Buffer }[];
 }
 
@@ -33,6 +36,10 @@ export function composeOutgoing(letter: OutgoingLetter): Promise<Buffer> {
     messageId: `<${letter.messageId}>`,
     ...(letter.answers ? { inReplyTo: `<${letter.answers}>` } : {}),
     ...(letter.references.length > 0 ? { references: letter.references.map((one) => `<${one}>`) } : {}),
+    ...(letter.replyTo ? { replyTo: letter.replyTo } : {}),
+    ...(letter.isAutomatic
+      ? { headers: { "Auto-Submitted": "auto-generated", "X-Auto-Response-Suppress": "All", Precedence: "bulk" } }
+      : {}),
     date: new Date(letter.createdAt),
     attachments: letter.files.map(({ name, type, bytes }) => ({ filename: name, contentType: type, content: bytes })),
     baseBoundary: letter.messageId.replace(/[^\w]/g, "").slice(0, 30),

@@ -1,8 +1,11 @@
 import { sql } from "drizzle-orm";
 import { perform } from "../acts/perform";
 import { tellScreens } from "../acts/tell-screens";
+import type { TextPart } from "../core/letters/letter";
+import { newText } from "../core/letters/new-text";
 import type { Envelope, MayWrite } from "../core/letters/ways";
 import { addressWord, readOurAddress } from "../core/sorting/addresses";
+import { answerInWords } from "../core/tasks/answer-in-words";
 import type { Database } from "../data/engine/database";
 import { rowsOf } from "../data/rows";
 
@@ -45,12 +48,32 @@ function mayWrite(rule: MayWrite, writer: Writer): boolean {
   return writer.personId !== null || (rule === "people we know" && writer.isKnown);
 }
 
+/** A short answer of the task's owner to a hand-over: what it says is done, once, in their name. */
+async function answerBack(db: Database, arrived: Arrived, taskId: string, writer: Writer, now: number): Promise<void> {
+  if (!writer.isProved || writer.personId === null) return;
+  const [letter] = await rowsOf<{ text: string; parts: TextPart[]; ownerId: string | null }>(
+    db,
+    sql`select left(l.text, 20000) as text, l.parts, (select owner_id from task where id = ${taskId}) as "ownerId" from letter l where l.id = ${arrived.letterId}`,
+  );
+  if (!letter || letter.ownerId !== writer.personId) return;
+  const answer = answerInWords(newText(letter));
+  if (!answer) return;
+  const actor = { personId: writer.personId, now };
+  const { act, ...words } = answer;
+  const key = `answer:${arrived.letterId}:${taskId}`;
+  if (act === "done")
+    await perform(db, actor, "change task", { taskId, change: { field: "state", to: "done" }, was: null }, key);
+  else await perform(db, actor, act, { taskId, ...words }, key);
+}
+
 async function toTask(db: Database, arrived: Arrived, number: number, writer: Writer, now: number): Promise<void> {
   const [task] = await rowsOf<{ id: string; rule: MayWrite; conversationId: string | null; actorId: string }>(
     db,
     sql`select id, may_write as rule, conversation_id as "conversationId", coalesce(owner_id, created_by) as "actorId" from task where number = ${number}`,
   );
-  if (!task || task.conversationId === arrived.conversationId) return;
+  if (!task) return;
+  await answerBack(db, arrived, task.id, writer, now);
+  if (task.conversationId === arrived.conversationId) return;
   if (mayWrite(task.rule, writer)) {
     const actor = { personId: writer.personId ?? task.actorId, now };
     const input = { conversationId: arrived.conversationId, taskId: task.id };

@@ -31,7 +31,7 @@ interface Row extends Omit<OutgoingLetter, "createdAt" | "files"> {
 
 const COLUMNS = sql`o.id, o.person_id as "personId", (select address from person where id = o.person_id) as "personAddress", o.message_id as "messageId",
   o.from_name as "fromName", o.from_address as "fromAddress", o."to", o.cc, o.subject, o.text, o.files as "fileIds", o.answers, o."references", o.created_at as "createdAt", o.tries,
-  o.maybe_twice as "maybeTwice"`;
+  o.maybe_twice as "maybeTwice", o.is_automatic as "isAutomatic", o.reply_to as "replyTo"`;
 
 /** Takes the next letter that is due for this process alone; null where none is. */
 async function claim(db: Database, now: number): Promise<Row | null> {
@@ -111,7 +111,7 @@ async function standOn(db: Database, row: Row, letterId: string): Promise<void> 
 async function takeInSent(db: Database, now: () => number): Promise<void> {
   const rows = await rowsOf<Row>(
     db,
-    sql`select ${COLUMNS} from outgoing o where o.state = 'sent' and o.letter_id is null order by o.created_at limit 50`,
+    sql`select ${COLUMNS} from outgoing o where o.state = 'sent' and o.letter_id is null and not o.is_automatic order by o.created_at limit 50`,
   );
   for (const row of rows) {
     // From a shared address it is everybody's, as the answers to it will be.

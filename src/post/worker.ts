@@ -1,4 +1,5 @@
 import { giveReminders } from "../acts/give-reminders";
+import { mailNotices } from "../acts/mail-notices";
 import { returnPutBy } from "../acts/return-put-by";
 import { onChange } from "../acts/tell-screens";
 import type { Database } from "../data/engine/database";
@@ -54,14 +55,18 @@ export async function startOutbox(
 /** Milliseconds between two looks for what was put by until now and for reminders. */
 const RETURNS_MS = 15_000;
 
-/** Brings back what was put by and gives reminders, at their minute or as soon as the server runs again. */
-export function startReturns(db: Database, now: () => number): Worker {
+/**
+ * Brings back what was put by, gives reminders and mails notices, at their minute or as soon as the server runs again.
+ * @param base where our pages are, for links in letters; null where no letters go out
+ */
+export function startReturns(db: Database, now: () => number, base: string | null): Worker {
   let isStopped = false;
   let running: Promise<unknown> = Promise.resolve();
   const look = () => {
     running = running
       .then(() => (isStopped ? 0 : returnPutBy(db, now())))
       .then(() => (isStopped ? 0 : giveReminders(db, now())))
+      .then(() => (isStopped || base === null ? 0 : mailNotices(db, base, now())))
       .catch((error) => {
         if (!isStopped)
           process.stderr.write(`What was put by and reminders could not be looked through: ${String(error)}\n`);

@@ -48,6 +48,7 @@ class DemoLoader {
   async load(): Promise<void> {
     this.say("The people of Larkmoor Playworks …");
     await this.loadHouse();
+    await this.withoutNoticeMail();
     const conversations = SCRIPTS.flatMap((name) => parseScript(scriptText(name)));
     const composed = await Promise.all(
       conversations.map((conversation, number) => compose(conversation, number, this.reference)),
@@ -62,6 +63,11 @@ class DemoLoader {
     await this.remindThisMorning();
     // What answers a task comes after it was made.
     await this.loadLetters(answers);
+  }
+
+  /** The people of the demo have no mail program of their own: what they should hear stands in the application. */
+  private async withoutNoticeMail(): Promise<void> {
+    await this.db.execute(sql`update person set notice_mail = 'never'`);
   }
 
   private async loadHouse(): Promise<void> {

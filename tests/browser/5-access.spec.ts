@@ -18,6 +18,8 @@ const SCREENS = [
   "/waiting",
   "/review",
   "/calendar",
+  "/mail-about-tasks",
+  "/answer/nothing",
   "/mailboxes",
   "/learnt",
   "/write",

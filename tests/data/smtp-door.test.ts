@@ -249,6 +249,31 @@ describe("addresses of tasks and workstreams", () => {
     expect((await taskSheet(house.db, { personId: house.ines }, task.number))?.laterLetters).toHaveLength(2);
   });
 
+  test("its owner answers a hand-over in words, where it is proved who writes; nobody else answers for them", async () => {
+    const suki = house.suki;
+    const made = await perform(house.db, { personId: house.ines, now: NOW }, "make task", {
+      title: "Redraw the gate",
+      ownerId: suki,
+      due: null,
+      priority: "normal",
+      projectId: null,
+      workstreamId: null,
+    });
+    const slug = made.ok ? made.made[0]!.slug : "";
+    const address = `${slug}@in.house.example`;
+    const chain = async () =>
+      (await taskSheet(house.db, { personId: house.ines }, Number(slug.split("-")[1])))!.task.chain;
+    await post("suki@house.example", address, `Re: ${slug}`, "Yes, will do.", strict);
+    await post("ada@beech.example", address, `Re: ${slug}`, "No, leave it.");
+    expect(await chain()).toMatchObject([{ answer: "needs-action" }]);
+    await post("suki@house.example", address, `Re: ${slug}`, "Which revision do you mean?");
+    expect(await chain()).toMatchObject([{ answer: "needs-action", question: "Which revision do you mean?" }]);
+    await post("suki@house.example", address, `Re: ${slug}`, "Ok, on it then.");
+    expect(await chain()).toMatchObject([{ answer: "accepted", question: "" }]);
+    await post("suki@house.example", address, `Re: ${slug}`, "Sorry, no room before Friday.");
+    expect(await chain()).toMatchObject([{ answer: "declined", reason: "Sorry, no room before Friday." }]);
+  });
+
   test("a wrong fruit reaches no task", async () => {
     await post("ada@beech.example", `xylo-${task.number}@in.house.example`, "Wrong fruit", "Hm.");
     expect(await conversationNamed("Wrong fruit")).toMatchObject({ place: "sort", offered: null });

@@ -32,6 +32,10 @@ export type Why =
 /** How loudly: at once, or with the next digest. */
 export type Loudness = "at once" | "later";
 
+/** How notices reach somebody by mail: each as loudly as it is, all with the digest, or never. */
+export const NOTICE_MAIL = ["as it comes", "digest", "never"] as const;
+export type NoticeMail = (typeof NOTICE_MAIL)[number];
+
 /** One person who hears, of what, and why. */
 export interface Heard {
   readonly personId: string;

@@ -1,4 +1,4 @@
-import { sql } from "drizzle-orm";
+import { type SQL, sql } from "drizzle-orm";
 import type { Happening, Loudness, Why } from "../../core/hearing/heard";
 import { letterWords, noticeWords } from "../../core/hearing/notice-words";
 import type { TextPart } from "../../core/letters/letter";
@@ -7,18 +7,22 @@ import type { Change } from "../../core/tasks/outcome";
 import { initialsOf } from "../../core/views/initials";
 import { MOST_COUNTED, type NoticesView } from "../../core/views/views";
 import type { Database } from "../engine/database";
-import type { Viewer } from "../need-to-know";
+import { maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, rowsOf } from "../rows";
 import { team } from "./people";
 
 /** Notices in the list at the most. */
 const MOST_SHOWN = 60;
 
+/** Notices in one letter or round of letters at the most; the others follow with the next. */
+const MOST_MAILED = 200;
+
 /** How many notices somebody has not seen yet. */
 export async function freshNotices(db: Database, viewer: Viewer): Promise<number> {
   const [row] = await rowsOf<{ n: number }>(
     db,
-    sql`select count(*)::int as n from (select 1 from notice where person_id = ${viewer.personId} and seen_at is null limit ${MOST_COUNTED + 1}) x`,
+    sql`select count(*)::int as n from (select 1 from notice n join task t on t.id = n.task_id
+      where n.person_id = ${viewer.personId} and n.seen_at is null and ${stands(viewer)} limit ${MOST_COUNTED + 1}) x`,
   );
   return row!.n;
 }
@@ -52,17 +56,26 @@ interface Row {
   said: string | null;
 }
 
-/** What somebody is told, what is new first. A notice stands only as long as its task may be seen, or says that it was taken away. */
-export async function noticesFor(db: Database, viewer: Viewer): Promise<NoticesView> {
+/** A notice stands as long as its task may be seen; that a task was taken away is told all the same. */
+function stands(viewer: Viewer): SQL {
+  return sql`(n.what = 'taken away' or ${maySeeTask(viewer)})`;
+}
+
+async function noticesWhere(
+  db: Database,
+  viewer: Viewer,
+  where: SQL,
+  limit: number,
+): Promise<NoticesView["notices"][number][]> {
   const rows = await rowsOf<Row>(
     db,
     sql`select n.id, n.task_id as "taskId", t.fruit, t.number, t.title, n.what, n.why, n.loudness, n.words as said, n.at, n.seen_at is null as "isFresh",
         h.act, h.person_id as "personId", h.changes, coalesce(nullif(l.from_name, ''), l.from_address) as writer, left(l.text, 20000) as "letterText", l.parts
       from notice n join task t on t.id = n.task_id left join history h on h.id = n.entry_id left join letter l on l.id = n.entry_id
-      where n.person_id = ${viewer.personId} order by n.seen_at is not null, n.at desc, n.id desc limit ${MOST_SHOWN}`,
+      where n.person_id = ${viewer.personId} and ${where} and ${stands(viewer)} order by n.seen_at is not null, n.at desc, n.id desc limit ${limit}`,
   );
   const people = new Map((await team(db)).map((person) => [person.id, person]));
-  const notices = rows.flatMap((row): NoticesView["notices"][number][] => {
+  return rows.flatMap((row): NoticesView["notices"][number][] => {
     const { taskId, fruit, number, at, act, personId, changes, writer, letterText, parts, said, ...rest } = row;
     // A reminder comes from nobody but oneself.
     const person = people.get(rest.what === "reminder" ? viewer.personId : (personId ?? ""));
@@ -84,7 +97,19 @@ export async function noticesFor(db: Database, viewer: Viewer): Promise<NoticesV
       },
     ];
   });
-  return { fresh: await freshNotices(db, viewer), notices };
+}
+
+/** What somebody is told, what is new first. */
+export async function noticesFor(db: Database, viewer: Viewer): Promise<NoticesView> {
+  return {
+    fresh: await freshNotices(db, viewer),
+    notices: await noticesWhere(db, viewer, sql`true`, MOST_SHOWN),
+  };
+}
+
+/** What somebody is told and has neither seen nor had by mail. */
+export function unmailedNotices(db: Database, viewer: Viewer): Promise<NoticesView["notices"]> {
+  return noticesWhere(db, viewer, sql`n.seen_at is null and n.mailed_at is null`, MOST_MAILED);
 }
 
 /** Somebody has seen what they were told of a task, or (null) all of it up to an instant. */

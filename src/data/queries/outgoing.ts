@@ -11,7 +11,7 @@ async function outgoingWhere(db: Database, where: SQL): Promise<OutgoingView[]> 
     db,
     sql`select o.id, (select name from person where id = o.person_id) as by, o."to", o.cc, o.subject, o.text, o.state, o.tries, o.said, o.maybe_twice as "maybeTwice",
       o.created_at as "createdAt", o.next_try as "nextTry" from outgoing o
-      where ${where} and (o.state <> 'sent' or o.maybe_twice) order by o.created_at limit 20`,
+      where ${where} and not o.is_automatic and (o.state <> 'sent' or o.maybe_twice) order by o.created_at limit 20`,
   );
   return rows.map((row) => ({ ...row, createdAt: millis(row.createdAt), nextTry: millis(row.nextTry) }));
 }

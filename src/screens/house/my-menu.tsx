@@ -135,6 +135,12 @@ export function MyMenu() {
             </Link>
           </MenuItem>
           <MenuItem>
+            <Link href="/mail-about-tasks" className="gloss-row">
+              <span className="w-3" />
+              Mail about your tasks
+            </Link>
+          </MenuItem>
+          <MenuItem>
             <Link href="/calendar" className="gloss-row">
               <span className="w-3" />
               Calendar feeds

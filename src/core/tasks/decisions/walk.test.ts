@@ -27,7 +27,15 @@ class House {
   private nextNumber = 101;
 
   constructor(slipCount: number) {
-    this.rows.set(CONVERSATION, { place: "sort", outcome: null, dealtAt: null, dealtBy: null, cameAt: NOW });
+    this.rows.set(CONVERSATION, {
+      place: "sort",
+      outcome: null,
+      dealtAt: null,
+      dealtBy: null,
+      cameAt: NOW,
+      putUntil: null,
+      returnedAt: null,
+    });
     for (let i = 0; i < slipCount; i += 1) this.rows.set(`s${i}`, { state: "proposed", taskId: null });
   }
 
