@@ -17,6 +17,7 @@ import {
   handOverAct,
   keepPosted,
   noteCallAct,
+  stepAct,
   takeOnAct,
 } from "./deeds/hand-acts";
 import { join, splitAct } from "./deeds/join-acts";
@@ -47,6 +48,7 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   "ask back": askBackAct,
   doubt: doubtAct,
   "note a call": noteCallAct,
+  step: stepAct,
   "finish and next": finishAndNextAct,
   "put by": putBy,
   "put task by": putTaskByAct,

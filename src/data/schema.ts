@@ -24,6 +24,7 @@ import type { Bounce, LetterFile, PassedOn, TextPart } from "../core/letters/let
 import type { Envelope, MayWrite, RemotePlace } from "../core/letters/ways";
 import type { Chain } from "../core/tasks/chain";
 import type { Change } from "../core/tasks/outcome";
+import type { Step } from "../core/tasks/steps";
 import type { CommentKind } from "../core/tasks/task";
 import { user } from "./schema-sign-in";
 
@@ -336,6 +337,8 @@ export const task = pgTable(
     outgoingId: uuid("outgoing_id"),
     /** Who gave it to whom, and what they answered. */
     chain: jsonb("chain").$type<Chain>().notNull().default([]),
+    /** Its checklist, in order. */
+    steps: jsonb("steps").$type<readonly Step[]>().notNull().default([]),
     /** Tasks that ask several people for the same thing bear the same id here. */
     togetherId: uuid("together_id"),
     /** Why it may not make its date; null as long as nobody doubts it. */

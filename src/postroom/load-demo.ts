@@ -7,6 +7,7 @@ import { addPerson, makeOrganisation } from "../acts/set-up";
 import { BATCH, takeIn } from "../acts/take-in";
 import { wayInNamed } from "../acts/ways-in";
 import { readLine } from "../core/tasks/read-line";
+import type { Step } from "../core/tasks/steps";
 import { addDays, addWorkingDays, type Day, PLAIN_WEEK } from "../core/time/day";
 import { dayOf, type Moment } from "../core/time/moment";
 import type { SlipView } from "../core/views/views";
@@ -286,11 +287,17 @@ class DemoLoader {
       const parts = head.split(" ");
       const by = parts.pop()!;
       const { at } = placed(parts.join(" "), this.reference, DEMO_ZONE);
-      const [task] = await rowsOf<{ id: string }>(
+      const [task] = await rowsOf<{ id: string; steps: Step[] }>(
         this.db,
-        sql`select id from task where title = ${title} and state in ('to begin', 'under way') and created_at < ${new Date(at)} order by number desc limit 1`,
+        sql`select id, steps from task where title = ${title} and state in ('to begin', 'under way') and created_at < ${new Date(at)} order by number desc limit 1`,
       );
       if (!task) continue;
+      const step = act === "tick" ? task.steps.find((one) => one.text === words) : null;
+      if (step) {
+        const tick = { kind: "tick", stepId: step.id, isDone: true };
+        await this.act(by, "step", { taskId: task.id, change: tick }, at);
+        continue;
+      }
       const [name, input] = inputOf(act, words, this.people, { at, zone: DEMO_ZONE });
       await this.act(by, name, { taskId: task.id, ...input }, at);
     }
@@ -347,6 +354,7 @@ function inputOf(act: string, words: string, people: ReadonlyMap<string, string>
   if (name === "hand over") return [name, { toIds: [people.get(to)!], note: words }];
   if (name === "hand back" || name === "doubt") return [name, { reason: words }];
   if (name === "ask back") return [name, { question: words }];
+  if (name === "step") return [name, { change: { kind: "add", text: words } }];
   if (name === "note") return ["comment", { text: words }];
   if (name !== "call") return [name, {}];
   const { isReached, due } = readCall(words, from, PLAIN_WEEK, "dmy");

@@ -166,3 +166,84 @@ test("what one's own letter asks and promises stands below its words, and what i
   await page.getByRole("combobox", { name: /Find/ }).fill("ring the county about");
   await expect(page.getByRole("option", { name: /Ring the county about the road/ })).toHaveCount(0);
 });
+
+test("a supplier's promise is broken while three days go by, chased, answered with a new day, and kept", async ({
+  browser,
+}) => {
+  test.setTimeout(150_000);
+  const { room, ines, suki } = await roomAndTwo(browser);
+  const hattie = (await room
+    .getByRole("combobox", { name: /^As/ })
+    .getByRole("option", { name: /Hattie Quill/ })
+    .textContent())!;
+  const aDayGoesBy = async () => {
+    const passed = room.waitForResponse(
+      (one) => one.url().endsWith("/api/post-room") && one.request().method() === "POST",
+    );
+    await room.getByRole("button", { name: "Let a day go by" }).click();
+    await passed;
+  };
+  const fromHattie = (subject: string, words: string) =>
+    postAs(room, hattie, subject, `Hello Ines,\n\n${words}\n\nHattie`);
+  const list = (page: Page) => page.getByRole("list", { name: "To sort" });
+  await fromHattie("Ladder rungs", "I will send you the ladder rungs tomorrow.");
+  await list(ines)
+    .getByRole("button", { name: /ladder rungs/i })
+    .first()
+    .click({ timeout: 8_000 });
+  await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
+  await ines.getByRole("button", { name: /Keep it/ }).click();
+  await expect(ines.getByText(/Kept as /)).toBeVisible();
+  const [, reference] = /Kept as (\w+ \d+)/.exec((await ines.getByText(/Kept as /).textContent()) ?? "")!;
+  for (let day = 0; day < 3; day += 1) await aDayGoesBy();
+  // Two people look at it; one of them chases.
+  for (const page of [ines, suki]) {
+    await page.goto("/waiting");
+    await page.getByRole("list", { name: "Waits" }).evaluate((element) => element.parentElement?.scrollTo(0, 1e6));
+  }
+  const row = (page: Page) =>
+    page.getByRole("list", { name: "Waits" }).getByRole("listitem").filter({ hasText: reference! });
+  await expect(row(ines)).toContainText("Letter ready");
+  await row(ines).getByRole("button").click();
+  const letter = ines.getByRole("article", { name: "Letter to Hattie Quill" });
+  await expect(letter).toContainText("you wrote: “I will send you the ladder rungs tomorrow.”");
+  await ines.getByRole("button", { name: "Good, next" }).click();
+  await expect(ines.getByText(/in a few seconds\. Until then it can be taken back/)).toBeVisible();
+  await expect(row(suki)).not.toContainText("Letter ready", { timeout: 6_000 });
+  await anHourGoesBy(room);
+  await expect(room.getByText(/you wrote: “I will send you the ladder rungs tomorrow/).first()).toBeVisible({
+    timeout: 8_000,
+  });
+
+  await fromHattie("Re: Ladder rungs", "Sorry, the ladder rungs will be with you on Friday 4 December instead.");
+  await ines.goto("/sort");
+  await list(ines)
+    .getByRole("button", { name: /Hattie Quill/ })
+    .first()
+    .click({ timeout: 8_000 });
+  await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
+  await ines.keyboard.press("Enter");
+  const path = `/tasks/${reference!.replace(" ", "-")}`;
+  await ines.goto(path);
+  const sheet = ines.getByRole("region", { name: `Task ${reference}` });
+  await expect(sheet).toContainText("Fri 4 Dec");
+
+  await fromHattie("Re: Ladder rungs", "The ladder rungs are on the lorry, you have them this morning. Done.");
+  await ines.goto("/sort");
+  await list(ines)
+    .getByRole("button", { name: /Hattie Quill/ })
+    .first()
+    .click({ timeout: 8_000 });
+  await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
+  await ines.keyboard.press("Enter");
+  await ines.goto(path);
+  await expect(sheet.getByRole("button", { name: "State: done" })).toBeVisible();
+  // All of it can be read in what happened.
+  for (const words of [
+    "kept it from the letter, to wait for Hattie Quill",
+    "chased Hattie Quill",
+    "moved the due date",
+    "finished it",
+  ])
+    await expect(sheet.getByRole("region", { name: "What happened" })).toContainText(words);
+});

@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import { z } from "zod";
 import { holdingOf } from "../../core/tasks/decisions/change-fields";
+import { changeSteps } from "../../core/tasks/decisions/change-steps";
 import { finishAndNext } from "../../core/tasks/decisions/finish-and-next";
 import {
   askBack,
@@ -13,6 +14,7 @@ import {
 } from "../../core/tasks/decisions/hand-over";
 import { noteCall } from "../../core/tasks/decisions/note-call";
 import { invalid } from "../../core/tasks/outcome";
+import type { Step } from "../../core/tasks/steps";
 import type { TaskState } from "../../core/tasks/task";
 import type { Database } from "../../data/engine/database";
 import { maySeeTask } from "../../data/need-to-know";
@@ -113,6 +115,24 @@ export const noteCallAct = define({
     return facts && { ...facts, commentId: takeIds(1)[0]! };
   },
   decide: (facts, input, now) => noteCall(facts, input, now),
+});
+
+export const stepAct = define({
+  name: "step",
+  input: z.object({
+    taskId: id,
+    change: z.discriminatedUnion("kind", [
+      z.object({ kind: z.literal("add"), text }),
+      z.object({ kind: z.literal("tick"), stepId: id, isDone: z.boolean() }),
+      z.object({ kind: z.literal("remove"), stepId: id }),
+    ]),
+  }),
+  async load(db, actor, input) {
+    const facts = await handFacts(db, actor, input.taskId);
+    const [row] = await rowsOf<{ steps: Step[] }>(db, sql`select steps from task where id = ${input.taskId}`);
+    return facts && { ...facts, steps: row?.steps ?? [], newId: takeIds(1)[0]! };
+  },
+  decide: (facts, input, now) => changeSteps(facts, input.change, now),
 });
 
 /** Says whether somebody hears of a task: kept posted, or not this one; null as they would without saying so. */

@@ -1,5 +1,6 @@
 import { sayDay } from "../time/say-day";
 import type { Change, RowValues } from "./outcome";
+import { type Step, sayProgress } from "./steps";
 
 /** The acts of the product by the name they have in the history. */
 export const ACT_NAMES = [
@@ -19,6 +20,7 @@ export const ACT_NAMES = [
   "doubt",
   "keep posted",
   "note a call",
+  "step",
   "finish and next",
   "put by",
   "put task by",
@@ -63,6 +65,25 @@ function ownerWords(before: RowValues, after: RowValues, nameOf: (id: string) =>
   return before.ownerId
     ? `took it from ${name(before.ownerId)} and gave it to ${name(after.ownerId)}${note}`
     : `handed it to ${name(after.ownerId)}${note}`;
+}
+
+/** What was done to a checklist. */
+function stepWords(changes: readonly Change[]): string {
+  const of = (values: RowValues | null | undefined) =>
+    (Array.isArray(values?.steps) ? values.steps : []) as unknown as readonly Step[];
+  const change = changes.find((one) => Array.isArray(one.after?.steps));
+  const [before, after] = [of(change?.before), of(change?.after)];
+  const added = after.find((step) => !before.some((old) => old.id === step.id));
+  if (added) return `added the step ${quoted(added.text)}`;
+  const removed = before.find((step) => !after.some((now) => now.id === step.id));
+  if (removed) return `took the step ${quoted(removed.text)} away`;
+  const turned = after.find((step) =>
+    before.some((old) => old.id === step.id && (old.doneAt === "") !== (step.doneAt === "")),
+  );
+  if (!turned) return "looked at the steps";
+  return turned.doneAt === ""
+    ? `opened ${quoted(turned.text)} again`
+    : `did ${quoted(turned.text)}, ${sayProgress(after)}`;
 }
 
 function fieldWords(change: Change, nameOf: (id: string) => string | null, by: string): string[] {
@@ -171,6 +192,7 @@ export function historyWords(
         ? `${who} does not want to hear of it`
         : `${who} hears as usual`;
   }
+  if (act === "step") return stepWords(own);
   if (act === "note a call") {
     const call = changes.find((one) => one.row === "comment")?.after;
     const fields = own.flatMap((change) => fieldWords(change, nameOf, by));

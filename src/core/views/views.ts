@@ -5,6 +5,7 @@ import type { OutgoingState } from "../letters/outgoing";
 import type { MayWrite } from "../letters/ways";
 import type { Priority, SlipKind } from "../reading/slip";
 import type { Chain } from "../tasks/chain";
+import type { Step } from "../tasks/steps";
 import type { ChangedTask, CommentKind, TaskState } from "../tasks/task";
 import type { Day } from "../time/day";
 
@@ -250,6 +251,8 @@ export interface TaskRow {
   readonly chain: Chain;
   /** Why it may not make its date. */
   readonly doubt: string | null;
+  /** Its checklist. */
+  readonly steps: readonly Step[];
   /** Put by: when it comes back into the lists. */
   readonly putUntil: number | null;
   /** When it came back from being put by. */

@@ -82,6 +82,8 @@ export function AnswerLine(props: {
   readonly draft: string;
   readonly label: string;
   readonly does: string;
+  /** Saved, it is there for the next one. */
+  readonly staysOpen?: boolean;
   readonly onSave: (text: string) => Promise<boolean>;
   readonly onClose: () => void;
 }) {
@@ -92,7 +94,7 @@ export function AnswerLine(props: {
     setBusy(true);
     if (await props.onSave(text)) {
       setText("");
-      props.onClose();
+      if (!props.staysOpen) props.onClose();
     }
     setBusy(false);
   };

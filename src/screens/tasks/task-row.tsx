@@ -2,6 +2,7 @@
 
 import { memo } from "react";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
+import { sayProgress } from "../../core/tasks/steps";
 import { sayLateness, sayMoment } from "../../core/time/say-day";
 import type { TaskRow } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
@@ -45,7 +46,7 @@ function belowState(task: TaskRow, isLate: boolean, nameOf: (id: string) => stri
   if (task.doubt) return task.doubt;
   if (!task.owner && last?.answer === "declined") return `${nameOf(last.to)}: “${last.reason}”`;
   if (last?.question) return `“${last.question}”`;
-  return isLate ? task.state : "";
+  return isLate ? [task.state, sayProgress(task.steps)].filter(Boolean).join(", ") : "";
 }
 
 /** A task in the list: picked as a whole, its owner, due, priority and state changed in place. */
@@ -74,7 +75,9 @@ export const TaskRowView = memo(function TaskRowView({
     lateness ??
     (task.doubt && isOpen ? "in doubt" : null) ??
     answer?.words ??
-    (task.state === "done" && task.finishedAt ? `done ${sayMoment(task.finishedAt, now)}` : task.state);
+    (task.state === "done" && task.finishedAt
+      ? `done ${sayMoment(task.finishedAt, now)}`
+      : [task.state, sayProgress(task.steps)].filter(Boolean).join(", "));
   const stateColour =
     lateness || (task.doubt && isOpen)
       ? "text-late"

@@ -5,6 +5,7 @@ import { type ReactNode, useState } from "react";
 import type { MayWrite } from "../../core/letters/ways";
 import { handedBackIn, linkToOwner } from "../../core/tasks/chain";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
+import type { StepChange } from "../../core/tasks/decisions/change-steps";
 import { isOnShelf } from "../../core/tasks/decisions/put-by";
 import { sayDistance, sayLateness, sayMoment, sayMomentFully } from "../../core/time/say-day";
 import type { CorrespondentView, TaskSheet } from "../../core/views/views";
@@ -17,6 +18,7 @@ import { OwnerWord, PriorityWord, ProjectWord, StateWord } from "../words/picks"
 import { DueWord, TitleWord } from "../words/text-words";
 import { OnTheirWay } from "../write/on-its-way";
 import { answerWords, ChainLine } from "./chain-line";
+import { Checklist } from "./checklist";
 import { Reminds } from "./reminds";
 import { WhoHears } from "./who-hears";
 
@@ -38,6 +40,7 @@ interface SheetProps {
   readonly onFinishAndNext: () => void;
   readonly onPutBy: () => void;
   readonly onRemind: () => void;
+  readonly onStep: (change: StepChange) => Promise<boolean>;
   readonly onForgetReminder: (reminderId: string) => void;
   readonly onPosted: (personId: string, hears: boolean | null) => void;
   readonly onMayWrite: (rule: MayWrite) => void;
@@ -165,6 +168,14 @@ function Fields(props: SheetProps) {
           </span>
         )}
       </dd>
+      {(isOpenTask || task.steps.length > 0) && (
+        <>
+          <dt>Steps</dt>
+          <dd>
+            <Checklist task={task} onStep={props.onStep} />
+          </dd>
+        </>
+      )}
       <dt>Hears</dt>
       <dd>
         <WhoHears sheet={sheet} onPosted={props.onPosted} />

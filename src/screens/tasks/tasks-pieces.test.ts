@@ -52,6 +52,7 @@ function task(values: Partial<TaskRow> & { day?: string | null }): TaskRow {
     finishedAt: null,
     chain: [],
     doubt: null,
+    steps: [],
     putUntil: null,
     returnedAt: null,
     createdAt: 0,

@@ -359,6 +359,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               onFinishAndNext={handing.finishAndNext}
               onPutBy={handing.putBy}
               onRemind={handing.remind}
+              onStep={(change) => run("step", { taskId: sheet.task.id, change })}
               onForgetReminder={handing.forgetReminder}
               onPosted={handing.onPosted}
               writing={

@@ -1,0 +1,1 @@
+ALTER TABLE "task" ADD COLUMN "steps" jsonb DEFAULT '[]'::jsonb NOT NULL;
