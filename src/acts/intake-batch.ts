@@ -19,8 +19,9 @@ import { noteLettersHeard } from "../data/queries/heard";
 import { rowsOf } from "../data/rows";
 import { arrival, conversation, letter, slip, task, thread } from "../data/schema";
 import { outgoing } from "../data/schema-post";
+import { asJoinable } from "./continuing";
 import type { IntakeHouse } from "./intake-house";
-import { asJoinable, IntakeKnown, type Joined, twinKey } from "./intake-known";
+import { IntakeKnown, type Joined, twinKey } from "./intake-known";
 
 /** What became of a raw message. `why` says, of one kept unread, why it cannot be read. */
 export type TakenIn =

@@ -1,22 +1,12 @@
 import { sql } from "drizzle-orm";
-import { baseSubject } from "../core/letters/base-subject";
-import {
-  isDroppedAnswer,
-  type JoinableConversation,
-  type JoinableLetter,
-  LONGEST_PAUSE_DAYS,
-} from "../core/letters/conversations";
 import { idsOf } from "../core/letters/joined-by";
 import type { Letter } from "../core/letters/letter";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
 import { type InstantText, millis, rowsOf } from "../data/rows";
 import { correspondent } from "../data/schema";
+import { type Continuing, continuingFor, IS_SHARED } from "./continuing";
 import type { IntakeHouse } from "./intake-house";
-
-/** Conversations of one subject that an answer is held against; the newest are the likeliest. */
-const MOST_CONTINUING = 500;
-const DAY_MS = 86_400_000;
 
 /** What is known of a conversation while a batch is taken in. */
 export interface Joined {
@@ -24,7 +14,7 @@ export interface Joined {
   readonly isNew: boolean;
   subject: string;
   projectId: string | null;
-  place: "sort" | "dealt with";
+  place: "sort" | "dealt with" | "put by";
   lastAt: number;
   /** Whether a letter of this batch brings it back to Sort. */
   brings: boolean;
@@ -45,18 +35,6 @@ export function twinKey(l: Letter | null): string | null {
     ? twinKeyOf(l.messageId, l.from.address, l.sentAt, l.text.slice(0, TWIN_TEXT))
     : null;
 }
-
-/** A conversation that an answer without references may belong to. */
-interface Continuing extends JoinableConversation {
-  readonly id: string;
-}
-
-export function asJoinable(l: Letter): JoinableLetter {
-  return { ...l, key: l.messageId ?? "" };
-}
-
-/** Whether a letter of the conversation `c` came by a way in that is everybody's. */
-const IS_SHARED = sql`exists (select 1 from letter sl join arrival sa on sa.letter_id = sl.id join way_in sw on sw.id = sa.way_in_id where sl.conversation_id = c.id and sw.owner_id is null)`;
 
 /** What is here already that new letters may belong to, looked up once for a batch, within its transaction. */
 export class IntakeKnown {
@@ -149,32 +127,11 @@ export class IntakeKnown {
 
   /** Conversations that a letter whose program dropped the references may continue, by the same subject. */
   private async loadContinuing(letters: readonly Letter[]): Promise<void> {
-    const answers = letters.filter((l) => isDroppedAnswer(asJoinable(l)));
-    const subjects = [...new Set(answers.map((l) => baseSubject(l.subject).toLowerCase().slice(0, 200)))];
-    if (subjects.length === 0) return;
-    const oldest = Math.min(...answers.map((l) => l.sentAt ?? this.now)) - LONGEST_PAUSE_DAYS * DAY_MS;
-    const rows = await rowsOf<{
-      id: string;
-      subject: string;
-      projectId: string | null;
-      place: Joined["place"];
-      lastAt: InstantText;
-      people: string[] | null;
-      isShared: boolean;
-    }>(
-      this.tx,
-      sql`select c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt",
-          ${IS_SHARED} as "isShared",
-          (select jsonb_agg(distinct who.address) from letter l cross join lateral (
-            select l.from_address as address union all select jsonb_array_elements(l."to" || l.cc)->>'address') who where l.conversation_id = c.id) as people
-        from conversation c where lower(left(c.subject, 200)) in (select jsonb_array_elements_text(${JSON.stringify(subjects)}::jsonb))
-          and c.last_at > ${new Date(oldest)} order by c.last_at limit ${MOST_CONTINUING}`,
-    );
-    for (const { people, ...row } of rows) {
-      const lastAt = millis(row.lastAt);
-      this.continuing.push({ id: row.id, baseSubject: row.subject, lastAt, people: new Set(people ?? []) });
-      if (!this.conversations.has(row.id))
-        this.conversations.set(row.id, { ...row, lastAt, isNew: false, brings: false });
+    for (const one of await continuingFor(this.tx, letters, this.now)) {
+      this.continuing.push(one);
+      const { id, subject, projectId, place, lastAt, isShared } = one;
+      if (!this.conversations.has(id))
+        this.conversations.set(id, { id, subject, projectId, place, lastAt, isShared, isNew: false, brings: false });
     }
   }
 

@@ -9,6 +9,7 @@ import type { Database } from "../data/engine/database";
 import { lessonsFor } from "../data/queries/lessons";
 import { openTasksAnswered } from "../data/queries/open-tasks";
 import { rowsOf } from "../data/rows";
+import { continuedBy } from "./continuing";
 import type { ParsedMessage } from "./intake-batch";
 import type { IntakeHouse } from "./intake-house";
 import { currentReader } from "./reading/current-reader";
@@ -76,13 +77,15 @@ export interface Known {
   readonly openTasks: ReadonlyMap<string, readonly OpenTask[]>;
 }
 
-export async function whatIsKnown(db: Database, parsed: ParsedIncoming): Promise<Known> {
+export async function whatIsKnown(db: Database, parsed: ParsedIncoming, now: number): Promise<Known> {
   const writers = parsed.batch.letters.flatMap((one) => (one.ok && one.letter.from ? [one.letter.from.address] : []));
-  const answered = parsed.batch.letters.flatMap((one) => (one.ok ? idsOf(one.letter) : []));
+  const letters = parsed.batch.letters.flatMap((one) => (one.ok ? [one.letter] : []));
+  const answered = letters.flatMap((letter) => idsOf(letter));
   return {
     names: await knownNames(db, parsed),
     lessons: await lessonsFor(db, writers),
-    openTasks: await openTasksAnswered(db, answered),
+    // Also of answers whose program dropped the references, as they will be joined.
+    openTasks: await openTasksAnswered(db, answered, await continuedBy(db, letters, now)),
   };
 }
 

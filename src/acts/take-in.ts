@@ -64,7 +64,7 @@ export async function takeIn(
 ): Promise<TakenIn[]> {
   const house = await intakeHouse(db);
   const parsed = await parseIncoming(await lookUp(db, messages));
-  const read = await readParsed(parsed, house, await whatIsKnown(db, parsed), now, isOurs);
+  const read = await readParsed(parsed, house, await whatIsKnown(db, parsed, now), now, isOurs);
   return write(db, read, house, { way, now: () => now, isOurs });
 }
 
@@ -95,7 +95,7 @@ export async function* takeInAll<M extends Incoming>(
       isOver ||= next?.done ?? false;
       const batch = next && !next.done ? next.value : null;
       const found = batch && (await lookUp(db, batch));
-      const known = parsed && (await whatIsKnown(db, parsed.messages));
+      const known = parsed && (await whatIsKnown(db, parsed.messages, coming.now()));
       const writing = read && write(db, read.messages, house, coming);
       // A fault of the writing is thrown below; until then nobody listens.
       writing?.catch(() => {});

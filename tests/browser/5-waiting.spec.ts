@@ -49,8 +49,9 @@ test("a call is noted in one line with the day they named, and a wait is written
   await expect(card).toContainText("Thu 3 Dec");
   await call.press("Enter");
   await expect(page.getByText("The call is noted.")).toBeVisible();
+  await expect(call).toHaveCount(0);
   await page.keyboard.press("o");
-  await expect(page.getByRole("region", { name: /^Task / })).toContainText("spoken with them: “brings it on the 3rd”");
+  await expect(page.getByRole("region", { name: /^Task / })).toContainText("spoke with them: “brings it on the 3rd”");
   await expect(page.getByRole("region", { name: /^Task / })).toContainText("Thu 3 Dec");
 });
 

@@ -218,7 +218,7 @@ test("a supplier's promise is broken while three days go by, chased, answered wi
   await fromHattie("Re: Ladder rungs", "Sorry, the ladder rungs will be with you on Friday 4 December instead.");
   await ines.goto("/sort");
   await list(ines)
-    .getByRole("button", { name: /Hattie Quill/ })
+    .getByRole("button", { name: /ladder rungs/i })
     .first()
     .click({ timeout: 8_000 });
   await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
@@ -231,7 +231,7 @@ test("a supplier's promise is broken while three days go by, chased, answered wi
   await fromHattie("Re: Ladder rungs", "The ladder rungs are on the lorry, you have them this morning. Done.");
   await ines.goto("/sort");
   await list(ines)
-    .getByRole("button", { name: /Hattie Quill/ })
+    .getByRole("button", { name: /ladder rungs/i })
     .first()
     .click({ timeout: 8_000 });
   await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();

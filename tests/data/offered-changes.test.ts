@@ -151,4 +151,29 @@ describe.each(ENGINES)("what an answer does to tasks, on %s", (engine) => {
     expect(id).not.toBe(wait.conversationId);
     expect(slips.flatMap((slip) => slip.changes ?? [])).toEqual([]);
   });
+
+  test("an answer whose program dropped the references is held against the tasks too, as it will be joined; a stranger's is not", async () => {
+    const { id, slugs, conversationId } = await kept("Hi Ines,\n\nI will send you the ladder on Thursday.\n\nColm");
+    const dropped = async (from: string, words: string, mark: string) => {
+      const raw = rawLetter({
+        from,
+        id: `${mark}@x.example`,
+        subject: `Re: Matter ${id}`,
+        body: `Hi Ines,\n\n${words}\n\nBye`,
+      });
+      const [taken] = await takeIn(house.db, [{ raw }], house.shared, NOW);
+      return offered(taken && taken.outcome !== "refused" ? taken.letterId : "");
+    };
+    const slips = await dropped(
+      "Colm Hartnell <colm@council.example>",
+      "the ladder will be Monday instead.",
+      "dropped1",
+    );
+    expect(slips).toMatchObject([{ changes: { slug: slugs[0] } }]);
+    const done = await act("keep", { conversationId, slipIds: [slips[0]!.id] });
+    expect(done.made).toHaveLength(0);
+    expect((await sheet(slugs[0]!)).task.due?.day).toBe("2026-11-30");
+    const strangers = await dropped("Eve <eve@evil.example>", "the ladder will be Tuesday instead.", "dropped2");
+    expect(strangers.filter((slip) => slip.changes !== null)).toEqual([]);
+  });
 });

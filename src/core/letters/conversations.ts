@@ -25,7 +25,7 @@ export interface JoinableConversation {
 
 /** Days after the last letter of a conversation within which an answer without references may still belong to it. */
 export const LONGEST_PAUSE_DAYS = 30;
-const DAY_MS = 86_400_000;
+export const DAY_MS = 86_400_000;
 
 /** Addresses of everybody in a letter's headers. */
 export function peopleIn(letter: Pick<JoinableLetter, "from" | "to" | "cc">): string[] {

@@ -6,18 +6,24 @@ import { rowsOf } from "../rows";
 /** Open tasks of one conversation that an answer is held against, the newest; more is a list, not a conversation. */
 const MOST_TASKS = 60;
 
-/** Tasks that are open in the conversations of these Message-IDs, by Message-ID. */
+/**
+ * Tasks that are open in the conversations of these Message-IDs, by Message-ID.
+ * @param continued conversations of letters that name no other, by their own Message-ID
+ */
 export async function openTasksAnswered(
   db: Database,
   messageIds: readonly string[],
+  continued: ReadonlyMap<string, string>,
 ): Promise<ReadonlyMap<string, readonly OpenTask[]>> {
   const ids = [...new Set(messageIds)];
   if (ids.length === 0) return new Map();
+  const guessed = [...continued].map(([messageId, id]) => ({ message_id: messageId, id }));
   const rows = await rowsOf<Omit<OpenTask, "kind"> & { messageId: string; kind: OpenTask["kind"] | null }>(
     db,
     sql`with met as (
         select t.message_id, coalesce(h.merged_into, h.id) as id from thread t join conversation h on h.id = t.conversation_id
-        where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb)))
+        where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))
+        union select g.message_id, g.id from jsonb_to_recordset(${JSON.stringify(guessed)}::jsonb) as g(message_id text, id uuid))
       select met.message_id as "messageId", k.id, k.conversation_id as "conversationId", k.title, k.kind, k.due_day as due,
         case when k.side = 'theirs' then x.address else o.address end as owner,
         coalesce(case when k.kind = 'promise' then l."to"->0->>'address' else l.from_address end, by.address) as asker,

@@ -49,7 +49,11 @@ export function Checklist({ task, onStep }: { task: TaskRow; onStep: (change: St
           onClose={() => setAdding(false)}
         />
       ) : (
-        <button type="button" className="word text-[12.5px] text-soft" onClick={() => setAdding(true)}>
+        <button
+          type="button"
+          className="word inline-block min-h-6 text-[12.5px] leading-6 text-soft"
+          onClick={() => setAdding(true)}
+        >
           {task.steps.length === 0 ? "in steps" : "one more step"}
         </button>
       )}

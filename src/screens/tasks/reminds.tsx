@@ -27,7 +27,7 @@ export function Reminds(props: {
         ? "it stands in Waiting; nobody is reminded by itself"
         : "";
   return (
-    <span className="block text-[12.5px] text-soft">
+    <span className="block text-[12.5px] leading-6 text-soft">
       {others[0] ? (
         <>
           reminds {nameOf(others[0].personId)} {sayMomentFully(others[0].at, now.zone, now)}
@@ -39,12 +39,17 @@ export function Reminds(props: {
       {own.map((one) => (
         <span key={one.id} className="block">
           reminds you {sayMomentFully(one.at, now.zone, now)}{" "}
-          <button type="button" className="word" onClick={() => props.onForget(one.id!)}>
+          <button type="button" className="word inline-block min-h-6 leading-6" onClick={() => props.onForget(one.id!)}>
             not then
           </button>
         </span>
       ))}{" "}
-      <button type="button" className="word" onClick={props.onRemind} title="Be reminded at a time of your own (M)">
+      <button
+        type="button"
+        className="word inline-block min-h-6 leading-6"
+        onClick={props.onRemind}
+        title="Be reminded at a time of your own (M)"
+      >
         remind me
       </button>
     </span>

@@ -136,14 +136,18 @@ function Fields(props: SheetProps) {
           </span>
         )}
         {isOpenTask && (
-          <button type="button" className="word ml-2 text-[12.5px] font-medium text-soft" onClick={props.onDoubt}>
+          <button
+            type="button"
+            className="word ml-2 inline-block min-h-6 text-[12.5px] font-medium leading-6 text-soft"
+            onClick={props.onDoubt}
+          >
             {task.doubt ? "no longer in doubt" : "in doubt?"}
           </button>
         )}
         {isOpenTask && (
           <button
             type="button"
-            className="word ml-2 text-[12.5px] font-medium text-soft"
+            className="word ml-2 inline-block min-h-6 text-[12.5px] font-medium leading-6 text-soft"
             onClick={props.onFinishAndNext}
             title="Finish it and say what follows (F)"
           >
@@ -153,7 +157,7 @@ function Fields(props: SheetProps) {
         {isOpenTask && (
           <button
             type="button"
-            className="word ml-2 text-[12.5px] font-medium text-soft"
+            className="word ml-2 inline-block min-h-6 text-[12.5px] font-medium leading-6 text-soft"
             onClick={props.onPutBy}
             title="Out of the lists until a day (P)"
           >
