@@ -1,25 +1,10 @@
 import { Temporal } from "temporal-polyfill";
 import { addDays, addWorkingDays, type Day, PLAIN_WEEK, weekdayOf, workingDayFrom } from "../core/time/day";
+import { dayInFull, WEEKDAYS_IN_FULL } from "../core/time/day-in-full";
 import { dayOf, instantOf, timeOf } from "../core/time/moment";
 import { DEMO_ZONE } from "./larkmoor/people";
 
 const WEEKDAYS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"];
-const LONG_WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"];
-const MONTHS = [
-  "January",
-  "February",
-  "March",
-  "April",
-  "May",
-  "June",
-  "July",
-  "August",
-  "September",
-  "October",
-  "November",
-  "December",
-];
-
 /** Time of day by which the demo's newest letters have all been written. */
 const LETTERS_IN_BY = "11:00";
 
@@ -47,11 +32,6 @@ export function placed(when: string, reference: Day, zone: string): { day: Day; 
   return { day, at: instantOf(day, third!, zone) };
 }
 
-function longDay(day: Day): string {
-  const date = Temporal.PlainDate.from(day);
-  return `${LONG_WEEKDAYS[date.dayOfWeek - 1]} ${date.day} ${MONTHS[date.month - 1]}`;
-}
-
 /**
  * Fits the days of a script to the day of its letter: "{wd+5}" a day some days on, never at a weekend ("Friday 27
  * November"); "{w+2}" the weekday two working days on; "{week+3}" an ISO week; "{rfc-1}" a Date header of the day before.
@@ -61,13 +41,13 @@ export function fitDays(text: string, day: Day): string {
     const count = Number(offset);
     switch (kind) {
       case "wd":
-        return longDay(workingDayFrom(addDays(day, count), PLAIN_WEEK));
+        return dayInFull(workingDayFrom(addDays(day, count), PLAIN_WEEK));
       case "w":
-        return LONG_WEEKDAYS[weekdayOf(addWorkingDays(day, count, PLAIN_WEEK)) - 1]!;
+        return WEEKDAYS_IN_FULL[weekdayOf(addWorkingDays(day, count, PLAIN_WEEK)) - 1]!;
       case "week":
         return String(Temporal.PlainDate.from(addDays(day, 7 * count)).weekOfYear);
       default:
-        return `${longDay(addDays(day, count))} ${day.slice(0, 4)} at 17:12`;
+        return `${dayInFull(addDays(day, count))} ${day.slice(0, 4)} at 17:12`;
     }
   });
 }

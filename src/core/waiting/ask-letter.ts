@@ -1,5 +1,5 @@
 import type { Day } from "../time/day";
-import { dayInFull } from "./day-in-full";
+import { dayInFull } from "../time/day-in-full";
 
 /** What a letter that asks somebody outside for something is written from. */
 export interface AskFacts {

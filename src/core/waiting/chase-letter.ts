@@ -1,6 +1,6 @@
 import type { Day, WorkingCalendar } from "../time/day";
+import { dayInFull } from "../time/day-in-full";
 import { sayDistance } from "../time/say-day";
-import { dayInFull } from "./day-in-full";
 
 /** What a chase is written from. */
 export interface ChaseFacts {

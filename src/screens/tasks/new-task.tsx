@@ -3,6 +3,7 @@
 import { readLine } from "../../core/tasks/read-line";
 import { sayDay, sayDistance } from "../../core/time/say-day";
 import { useHouse, useToday } from "../parts/house";
+import { LineField } from "../parts/line-field";
 import { PRIORITY_NAMES } from "../parts/marks";
 import { useDraft } from "../parts/use-draft";
 import type { Look } from "./tasks-data";
@@ -40,46 +41,28 @@ export function NewTask({
     if (isMade) setLine("");
   };
   return (
-    <div className="border-b border-hairline bg-wash px-4 py-3">
-      <div className="flex gap-2">
-        <input
-          autoFocus
-          className="field !h-10 flex-1 !text-[15px] font-semibold"
-          aria-label="A new task, in one line"
-          placeholder="Price for cedar, for Kofi by Wednesday, high"
-          value={line}
-          onChange={(event) => setLine(event.target.value)}
-          onKeyDown={(event) => {
-            if (event.key === "Enter") void make();
-            if (event.key === "Escape") {
-              event.stopPropagation();
-              onClose();
-            }
-          }}
-        />
-        <button type="button" className="btn !h-10" onClick={() => void make()} disabled={line.trim() === ""}>
-          Make it
-        </button>
-      </div>
-      <dl className="mt-2 grid grid-cols-[minmax(0,2fr)_1fr_1fr_auto_auto] gap-x-5 text-[12px] max-sm:grid-cols-2">
-        {[
-          ["title", read.title || "what is to be done"],
-          ["owner", owner ? (owner.id === house.me.id ? "you" : owner.name) : "nobody yet"],
-          [
-            "due",
-            read.due
-              ? `${sayDay(read.due.day, today)}${read.due.time ? `, ${read.due.time}` : ""}, ${sayDistance(read.due.day, today, calendar)}`
-              : "no date: nobody would be reminded",
-          ],
-          ["priority", PRIORITY_NAMES[read.priority]],
-          ["project", project?.name ?? "no project"],
-        ].map(([name, value]) => (
-          <div key={name} className="min-w-0 border-l border-act pl-2">
-            <dt className="font-semibold text-act">{name}</dt>
-            <dd className="truncate text-[13px] font-semibold">{value}</dd>
-          </div>
-        ))}
-      </dl>
-    </div>
+    <LineField
+      label="A new task, in one line"
+      placeholder="Price for cedar, for Kofi by Wednesday, high"
+      line={line}
+      onLine={setLine}
+      does="Make it"
+      isReady={line.trim() !== ""}
+      onDo={() => void make()}
+      onClose={onClose}
+      columns="minmax(0,2fr) 1fr 1fr auto auto"
+      glossed={[
+        ["title", read.title || "what is to be done"],
+        ["owner", owner ? (owner.id === house.me.id ? "you" : owner.name) : "nobody yet"],
+        [
+          "due",
+          read.due
+            ? `${sayDay(read.due.day, today)}${read.due.time ? `, ${read.due.time}` : ""}, ${sayDistance(read.due.day, today, calendar)}`
+            : "no date: nobody would be reminded",
+        ],
+        ["priority", PRIORITY_NAMES[read.priority]],
+        ["project", project?.name ?? "no project"],
+      ]}
+    />
   );
 }

@@ -136,33 +136,27 @@ function Fields(props: SheetProps) {
           </span>
         )}
         {isOpenTask && (
-          <button
-            type="button"
-            className="word ml-2 inline-block min-h-6 text-[12.5px] font-medium leading-6 text-soft"
-            onClick={props.onDoubt}
-          >
-            {task.doubt ? "no longer in doubt" : "in doubt?"}
-          </button>
-        )}
-        {isOpenTask && (
-          <button
-            type="button"
-            className="word ml-2 inline-block min-h-6 text-[12.5px] font-medium leading-6 text-soft"
-            onClick={props.onFinishAndNext}
-            title="Finish it and say what follows (F)"
-          >
-            done, and next
-          </button>
-        )}
-        {isOpenTask && (
-          <button
-            type="button"
-            className="word ml-2 inline-block min-h-6 text-[12.5px] font-medium leading-6 text-soft"
-            onClick={props.onPutBy}
-            title="Out of the lists until a day (P)"
-          >
-            {task.putUntil === null ? "put by" : "bring it back"}
-          </button>
+          <>
+            <button type="button" className={SMALL_WORD} onClick={props.onDoubt}>
+              {task.doubt ? "no longer in doubt" : "in doubt?"}
+            </button>
+            <button
+              type="button"
+              className={SMALL_WORD}
+              onClick={props.onFinishAndNext}
+              title="Finish it and say what follows (F)"
+            >
+              done, and next
+            </button>
+            <button
+              type="button"
+              className={SMALL_WORD}
+              onClick={props.onPutBy}
+              title="Out of the lists until a day (P)"
+            >
+              {task.putUntil === null ? "put by" : "bring it back"}
+            </button>
+          </>
         )}
         {task.putUntil !== null && (
           <span className="block text-[12.5px] font-medium text-soft">
@@ -374,6 +368,9 @@ function NoteField({ taskId, onNote }: { taskId: string; onNote: (text: string) 
     </div>
   );
 }
+
+/** A word that does something, smaller than the values beside it but as easy to hit. */
+const SMALL_WORD = "word ml-2 inline-block min-h-6 text-[12.5px] font-medium leading-6 text-soft";
 
 /** A task's sheet: what was asked in whose words, who has it, what happened. */
 export function TaskSheetView(props: SheetProps) {

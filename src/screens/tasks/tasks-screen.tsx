@@ -10,6 +10,7 @@ import { useKeys } from "../parts/keys";
 import { KeyCap } from "../parts/marks";
 import { useActs } from "../parts/use-acts";
 import { useIsPhone } from "../parts/use-is-phone";
+import { AnyProjectWord } from "../words/any-project-word";
 import { columnsSeen, taskWithChange } from "../words/field-change";
 import { PickWord } from "../words/pick-word";
 import { groupByDay } from "./day-groups";
@@ -50,7 +51,7 @@ function figure(count: number): string {
 
 /** What the list shows, in one sentence whose words can be changed. */
 function Sentence({ look, outsider, onLook }: { look: Look; outsider: string | null; onLook: (look: Look) => void }) {
-  const { projects, team } = useHouse();
+  const { team } = useHouse();
   const personName = team.find((person) => person.id === look.personId)?.name ?? outsider;
   const [open, setOpen] = useState<"whose" | "project" | "show" | null>(null);
   const word = (name: "whose" | "project" | "show") => ({
@@ -84,18 +85,8 @@ function Sentence({ look, outsider, onLook }: { look: Look; outsider: string | n
       </b>{" "}
       in{" "}
       <b>
-        <PickWord
-          label="Project"
-          shown={projects.find((project) => project.id === look.projectId)?.name ?? "any project"}
-          picks={() => [
-            { id: "any", value: null as string | null, name: "any project", matches: ["any project"] },
-            ...projects.map((project) => ({
-              id: project.id,
-              value: project.id as string | null,
-              name: project.name,
-              matches: [project.name],
-            })),
-          ]}
+        <AnyProjectWord
+          projectId={look.projectId}
           {...word("project")}
           onPick={(projectId) => onLook({ ...look, projectId })}
         />

@@ -3,6 +3,7 @@
 import { readLine } from "../../core/tasks/read-line";
 import { sayDay, sayDistance } from "../../core/time/say-day";
 import { useHouse, useToday } from "../parts/house";
+import { LineField } from "../parts/line-field";
 import { useDraft } from "../parts/use-draft";
 
 /** A wait by hand, from one plain line: "Colm: number of the road closure permit by Thursday". */
@@ -36,35 +37,17 @@ export function NewWait(props: {
     ["by", read.due ? `${sayDay(read.due.day, today)}, ${sayDistance(read.due.day, today, calendar)}` : "no date"],
   ];
   return (
-    <div className="border-b border-hairline bg-wash px-4 py-3">
-      <div className="flex gap-2">
-        <input
-          autoFocus
-          className="field !h-10 flex-1 !text-[15px] font-semibold"
-          aria-label="A new wait, in one line"
-          placeholder="Colm: number of the road closure permit by Thursday"
-          value={line}
-          onChange={(event) => setLine(event.target.value)}
-          onKeyDown={(event) => {
-            if (event.key === "Enter") void make();
-            if (event.key === "Escape") {
-              event.stopPropagation();
-              props.onClose();
-            }
-          }}
-        />
-        <button type="button" className="btn !h-10" onClick={() => void make()} disabled={!from || read.title === ""}>
-          Wait for it
-        </button>
-      </div>
-      <dl className="mt-2 grid grid-cols-[1fr_2fr_1fr] gap-x-5 text-[12px] max-sm:grid-cols-1">
-        {glossed.map(([name, value]) => (
-          <div key={name} className="min-w-0 border-l border-act pl-2">
-            <dt className="font-semibold text-act">{name}</dt>
-            <dd className="truncate text-[13px] font-semibold">{value}</dd>
-          </div>
-        ))}
-      </dl>
-    </div>
+    <LineField
+      label="A new wait, in one line"
+      placeholder="Colm: number of the road closure permit by Thursday"
+      line={line}
+      onLine={setLine}
+      does="Wait for it"
+      isReady={from !== undefined && read.title !== ""}
+      onDo={() => void make()}
+      onClose={props.onClose}
+      columns="1fr 2fr 1fr"
+      glossed={glossed}
+    />
   );
 }

@@ -2,6 +2,7 @@
 
 import { useState } from "react";
 import { useHouse } from "../parts/house";
+import { AnyProjectWord } from "../words/any-project-word";
 import { type Pick, PickWord } from "../words/pick-word";
 import type { WaitingLook } from "./waiting-data";
 
@@ -24,7 +25,7 @@ export function WaitingSentence(props: {
   readonly onLook: (look: WaitingLook) => void;
 }) {
   const { look, onLook } = props;
-  const { team, projects } = useHouse();
+  const { team } = useHouse();
   const [open, setOpen] = useState<"from" | "project" | "order" | "whom" | null>(null);
   const word = (name: typeof open) => ({
     isOpen: open === name,
@@ -76,18 +77,8 @@ export function WaitingSentence(props: {
       </b>{" "}
       in{" "}
       <b>
-        <PickWord
-          label="Project"
-          shown={projects.find((project) => project.id === look.projectId)?.name ?? "any project"}
-          picks={() => [
-            { id: "any", value: null as string | null, name: "any project", matches: ["any project"] },
-            ...projects.map((project) => ({
-              id: project.id,
-              value: project.id as string | null,
-              name: project.name,
-              matches: [project.name],
-            })),
-          ]}
+        <AnyProjectWord
+          projectId={look.projectId}
           {...word("project")}
           onPick={(projectId) => onLook({ ...look, projectId })}
         />

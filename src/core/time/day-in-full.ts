@@ -1,8 +1,8 @@
 import { Temporal } from "temporal-polyfill";
-import type { Day } from "../time/day";
+import type { Day } from "./day";
 
-const WEEKDAYS = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
-const MONTHS = [
+export const WEEKDAYS_IN_FULL = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
+const MONTHS_IN_FULL = [
   "January",
   "February",
   "March",
@@ -20,5 +20,5 @@ const MONTHS = [
 /** A day in full, as it stands in a letter: "Wednesday 18 November". */
 export function dayInFull(day: Day): string {
   const date = Temporal.PlainDate.from(day);
-  return `${WEEKDAYS[date.dayOfWeek - 1]} ${date.day} ${MONTHS[date.month - 1]}`;
+  return `${WEEKDAYS_IN_FULL[date.dayOfWeek - 1]} ${date.day} ${MONTHS_IN_FULL[date.month - 1]}`;
 }
