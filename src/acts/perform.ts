@@ -17,6 +17,7 @@ import {
   handOverAct,
   keepPosted,
   noteCallAct,
+  repeatAct,
   stepAct,
   takeOnAct,
 } from "./deeds/hand-acts";
@@ -26,6 +27,7 @@ import { bringBack, putBy, putTaskByAct, remind } from "./deeds/put-by-acts";
 import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
 import { comment, make } from "./deeds/task-acts";
 import { undoAct } from "./deeds/undo-act";
+import { followingTasks } from "./next-of-series";
 import { keepTakenBack } from "./taken-back";
 import { tellPeople } from "./tell-people";
 import { tellScreens } from "./tell-screens";
@@ -49,6 +51,7 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   doubt: doubtAct,
   "note a call": noteCallAct,
   step: stepAct,
+  repeat: repeatAct,
   "finish and next": finishAndNextAct,
   "put by": putBy,
   "put task by": putTaskByAct,
@@ -112,7 +115,10 @@ export async function perform(
       const { outcome } = answer;
       if (!outcome.ok) throw new Refused(outcome.refusal);
       if (outcome.writes.length === 0) return { ok: true as const, entryId: null, made: [], about: outcome.about };
-      const changes = await writeRows(tx, outcome.writes);
+      const following = outcome.undoes === undefined ? await followingTasks(tx, actor, outcome.writes) : [];
+      const made = [...(outcome.made ?? []), ...following.map((write) => write.id)];
+      const about = [...outcome.about, ...following.map((write) => write.id)];
+      const changes = await writeRows(tx, [...outcome.writes, ...following]);
       await keepTakenBack(tx, actor, changes);
       const entryId = newId(actor.now);
       await tx.insert(history).values({
@@ -121,12 +127,12 @@ export async function perform(
         personId: actor.personId,
         at: new Date(actor.now),
         changes,
-        about: [...outcome.about],
+        about,
         undoes: outcome.undoes ?? null,
         key: fullKey,
       });
       await tellPeople(tx, actor, { entryId, changes, undoes: outcome.undoes ?? null });
-      return { ok: true as const, entryId, made: await referencesOf(tx, outcome.made ?? []), about: outcome.about };
+      return { ok: true as const, entryId, made: await referencesOf(tx, made), about };
     });
     tellScreens();
     return performed;

@@ -337,6 +337,9 @@ export const task = pgTable(
     outgoingId: uuid("outgoing_id"),
     /** Who gave it to whom, and what they answered. */
     chain: jsonb("chain").$type<Chain>().notNull().default([]),
+    /** How it repeats, and the first day of the series from which that counts; null where it does not. */
+    repeats: text("repeats"),
+    repeatsFrom: date("repeats_from"),
     /** Its checklist, in order. */
     steps: jsonb("steps").$type<readonly Step[]>().notNull().default([]),
     /** Tasks that ask several people for the same thing bear the same id here. */

@@ -6,6 +6,7 @@ import { type Performed, perform } from "../acts/perform";
 import { addPerson, makeOrganisation } from "../acts/set-up";
 import { BATCH, takeIn } from "../acts/take-in";
 import { wayInNamed } from "../acts/ways-in";
+import { readRepeat } from "../core/repeating/read-repeat";
 import { readLine } from "../core/tasks/read-line";
 import type { Step } from "../core/tasks/steps";
 import { addDays, addWorkingDays, type Day, PLAIN_WEEK } from "../core/time/day";
@@ -354,6 +355,10 @@ function inputOf(act: string, words: string, people: ReadonlyMap<string, string>
   if (name === "hand over") return [name, { toIds: [people.get(to)!], note: words }];
   if (name === "hand back" || name === "doubt") return [name, { reason: words }];
   if (name === "ask back") return [name, { question: words }];
+  if (name === "repeat") {
+    const read = readRepeat(words, from, PLAIN_WEEK, "dmy");
+    return [name, { rule: read.ok ? read.rule : null }];
+  }
   if (name === "step") return [name, { change: { kind: "add", text: words } }];
   if (name === "note") return ["comment", { text: words }];
   if (name !== "call") return [name, {}];

@@ -13,11 +13,14 @@ import {
   takeOn,
 } from "../../core/tasks/decisions/hand-over";
 import { noteCall } from "../../core/tasks/decisions/note-call";
+import { repeat } from "../../core/tasks/decisions/repeat";
 import { invalid } from "../../core/tasks/outcome";
 import type { Step } from "../../core/tasks/steps";
 import type { TaskState } from "../../core/tasks/task";
+import { dayOf } from "../../core/time/moment";
 import type { Database } from "../../data/engine/database";
 import { maySeeTask } from "../../data/need-to-know";
+import { theOrganisation } from "../../data/queries/people";
 import { rowsOf } from "../../data/rows";
 import { type Actor, define } from "../act";
 import { areMembers, namesFor, takeIds, takeNumbers, taskColumns } from "../facts";
@@ -133,6 +136,19 @@ export const stepAct = define({
     return facts && { ...facts, steps: row?.steps ?? [], newId: takeIds(1)[0]! };
   },
   decide: (facts, input, now) => changeSteps(facts, input.change, now),
+});
+
+export const repeatAct = define({
+  name: "repeat",
+  input: z.object({ taskId: id, rule: z.string().max(200).nullable() }),
+  async load(db, actor, input) {
+    const facts = await handFacts(db, actor, input.taskId);
+    const task = await taskColumns(db, actor, input.taskId);
+    const zone = (await theOrganisation(db))?.zone ?? "UTC";
+    const due = typeof task?.columns.dueDay === "string" ? task.columns.dueDay : null;
+    return facts && { ...facts, due, today: dayOf({ at: actor.now, zone }) };
+  },
+  decide: (facts, input, now) => repeat(facts, { rule: input.rule, today: facts.today }, now),
 });
 
 /** Says whether somebody hears of a task: kept posted, or not this one; null as they would without saying so. */

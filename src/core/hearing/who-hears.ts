@@ -69,7 +69,9 @@ export function whoHears(happened: Happened): Heard[] {
     } else {
       tell(after.ownerId, "given", "owns it", "at once");
       tell(before.ownerId, "taken away", "had it", "at once");
-      for (const giver of givers) tell(giver, "passed on", "handed it over", "later");
+      // The next of a series is with whoever had the one before: nothing was passed on.
+      const isNext = before.ownerId === null && before.chain.length === 0 && after.ownerId === actorId;
+      if (!isNext) for (const giver of givers) tell(giver, "passed on", "handed it over", "later");
     }
   } else {
     const [was, is] = [linkToOwner(before), linkToOwner(after)];

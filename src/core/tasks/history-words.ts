@@ -1,3 +1,4 @@
+import { sayRepeat } from "../repeating/say-repeat";
 import { sayDay } from "../time/say-day";
 import type { Change, RowValues } from "./outcome";
 import { type Step, sayProgress } from "./steps";
@@ -21,6 +22,7 @@ export const ACT_NAMES = [
   "keep posted",
   "note a call",
   "step",
+  "repeat",
   "finish and next",
   "put by",
   "put task by",
@@ -140,6 +142,8 @@ export function historyWords(
   by: string,
 ): string {
   const own = changes.filter((change) => change.id === id);
+  const next = own.find((change) => change.row === "task" && change.before === null);
+  if (typeof next?.after?.repeats === "string" && act !== "undo") return "made it, the next of its series";
   if (act === "undo") {
     const made = own.find((change) => change.before === null);
     const fields = own.flatMap((change) => fieldWords(change, nameOf, by));
@@ -191,6 +195,10 @@ export function historyWords(
       : hears === false
         ? `${who} does not want to hear of it`
         : `${who} hears as usual`;
+  }
+  if (act === "repeat") {
+    const rule = own.find((change) => change.after !== null)?.after?.repeats;
+    return typeof rule === "string" ? `repeats it ${sayRepeat(rule)}` : "no longer repeats it";
   }
   if (act === "step") return stepWords(own);
   if (act === "note a call") {

@@ -2,7 +2,7 @@ import { Temporal } from "temporal-polyfill";
 import type { Day } from "./day";
 
 export const WEEKDAYS_IN_FULL = ["Monday", "Tuesday", "Wednesday", "Thursday", "Friday", "Saturday", "Sunday"] as const;
-const MONTHS_IN_FULL = [
+export const MONTHS_IN_FULL = [
   "January",
   "February",
   "March",

@@ -4,6 +4,7 @@ import type { LetterFile, PassedOn, TextPart } from "../letters/letter";
 import type { OutgoingState } from "../letters/outgoing";
 import type { MayWrite } from "../letters/ways";
 import type { Priority, SlipKind } from "../reading/slip";
+import type { RepeatRule } from "../repeating/rule";
 import type { Chain } from "../tasks/chain";
 import type { Step } from "../tasks/steps";
 import type { ChangedTask, CommentKind, TaskState } from "../tasks/task";
@@ -253,6 +254,8 @@ export interface TaskRow {
   readonly doubt: string | null;
   /** Its checklist. */
   readonly steps: readonly Step[];
+  /** How it repeats; null where it does not. */
+  readonly repeats: RepeatRule | null;
   /** Put by: when it comes back into the lists. */
   readonly putUntil: number | null;
   /** When it came back from being put by. */

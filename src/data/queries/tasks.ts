@@ -62,7 +62,7 @@ export const taskColumnsFor = (
   t.priority, t.state, t.project_id as "projectId", (select p.name from project p where p.id = t.project_id and ${maySeeProject(viewer)}) as project, t.workstream_id as "workstreamId", t.kind,
   (select coalesce(nullif(l.from_name, ''), l.from_address) from letter l where l.id = t.letter_id) as writer,
   (select s.title from slip s join letter bl on bl.id = s.letter_id where s.conversation_id = t.conversation_id and s.kind = 'trouble' and s.state = 'proposed' and bl.bounce is not null order by s.id desc limit 1) as trouble,
-  t.finished_at as "finishedAt", t.created_at as "createdAt", t.chain, t.doubt, t.steps, t.put_until as "putUntil", t.returned_at as "returnedAt"`;
+  t.finished_at as "finishedAt", t.created_at as "createdAt", t.chain, t.doubt, t.steps, t.repeats, t.put_until as "putUntil", t.returned_at as "returnedAt"`;
 
 /** Rows of tasks with their people. */
 export async function taskRows(db: Database, rows: readonly TaskColumns[]): Promise<TaskRow[]> {

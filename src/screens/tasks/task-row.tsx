@@ -1,6 +1,7 @@
 "use client";
 
 import { memo } from "react";
+import { sayRepeat } from "../../core/repeating/say-repeat";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { sayProgress } from "../../core/tasks/steps";
 import { sayLateness, sayMoment } from "../../core/time/say-day";
@@ -69,7 +70,14 @@ export const TaskRowView = memo(function TaskRowView({
   const who = task.theirs ?? task.owner;
   const nameOf = (id: string) =>
     id === me.id ? "you" : (team.find((one) => one.id === id)?.name.split(" ")[0] ?? "somebody");
-  const note = [task.project ?? "no project", givenWords(task, nameOf), originOf(task)].filter(Boolean).join(" · ");
+  const note = [
+    task.project ?? "no project",
+    task.repeats === null ? "" : sayRepeat(task.repeats),
+    givenWords(task, nameOf),
+    originOf(task),
+  ]
+    .filter(Boolean)
+    .join(" · ");
   const answer = task.theirs ? null : answerWords(task);
   const stateWords =
     lateness ??

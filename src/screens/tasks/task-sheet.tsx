@@ -3,6 +3,7 @@
 import Link from "next/link";
 import { type ReactNode, useState } from "react";
 import type { MayWrite } from "../../core/letters/ways";
+import { sayRepeat } from "../../core/repeating/say-repeat";
 import { handedBackIn, linkToOwner } from "../../core/tasks/chain";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import type { StepChange } from "../../core/tasks/decisions/change-steps";
@@ -40,6 +41,7 @@ interface SheetProps {
   readonly onFinishAndNext: () => void;
   readonly onPutBy: () => void;
   readonly onRemind: () => void;
+  readonly onRepeat: () => void;
   readonly onStep: (change: StepChange) => Promise<boolean>;
   readonly onForgetReminder: (reminderId: string) => void;
   readonly onPosted: (personId: string, hears: boolean | null) => void;
@@ -110,6 +112,12 @@ function Fields(props: SheetProps) {
           >
             , {lateness ?? sayDistance(task.due.day, today, calendar)}
           </span>
+        )}
+        {(task.repeats !== null || isOpenTask) && (
+          <button type="button" className={`${SMALL_WORD} !ml-0 mr-2`} onClick={props.onRepeat}>
+            {task.repeats === null ? "once" : sayRepeat(task.repeats)}
+            <span className="sr-only">, change how it repeats</span>
+          </button>
         )}
         <Reminds sheet={sheet} onRemind={props.onRemind} onForget={props.onForgetReminder} />
       </dd>

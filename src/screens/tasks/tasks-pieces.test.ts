@@ -53,6 +53,7 @@ function task(values: Partial<TaskRow> & { day?: string | null }): TaskRow {
     chain: [],
     doubt: null,
     steps: [],
+    repeats: null,
     putUntil: null,
     returnedAt: null,
     createdAt: 0,

@@ -174,10 +174,10 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
       },
       {
         show: () => changeTaskOnScreen(queries, task.slug, (old) => taskWithChange(old, to, house)),
-        says: () =>
+        says: (done) =>
           to.field === "state"
             ? to.to === "done"
-              ? `${task.reference} is done.`
+              ? `${task.reference} is done${done.made[0] ? `; the next one is ${done.made[0].reference}` : ""}.`
               : to.to === "called off"
                 ? `${task.reference} is called off; its letters stay with the project.`
                 : `${task.reference} is ${to.to}.`
@@ -350,6 +350,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               onFinishAndNext={handing.finishAndNext}
               onPutBy={handing.putBy}
               onRemind={handing.remind}
+              onRepeat={handing.repeat}
               onStep={(change) => run("step", { taskId: sheet.task.id, change })}
               onForgetReminder={handing.forgetReminder}
               onPosted={handing.onPosted}

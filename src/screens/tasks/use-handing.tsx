@@ -1,6 +1,7 @@
 "use client";
 
 import { type ReactNode, useState } from "react";
+import { sayRepeat } from "../../core/repeating/say-repeat";
 import { linkToOwner } from "../../core/tasks/chain";
 import { readLine } from "../../core/tasks/read-line";
 import type { TaskSheet } from "../../core/views/views";
@@ -9,9 +10,10 @@ import { PutByLine } from "../parts/put-by-line";
 import type { HowShown } from "../parts/use-acts";
 import { AnswerLine, GivenToMe } from "./given-to-me";
 import { HandOver } from "./hand-over";
+import { RepeatsLine } from "./repeats-line";
 
 /** What is being done about who has the task. */
-type Handing = "hand over" | "hand back" | "ask back" | "doubt" | "finish" | "put by" | "remind";
+type Handing = "hand over" | "hand back" | "ask back" | "doubt" | "finish" | "put by" | "remind" | "repeat";
 
 /** Handing over and the owner's answers, for the sheet that is shown: what stands in it, and what keys and buttons do. */
 export function useHanding(
@@ -27,6 +29,7 @@ export function useHanding(
   finishAndNext: () => void;
   putBy: () => void;
   remind: () => void;
+  repeat: () => void;
   forgetReminder: (reminderId: string) => void;
   onPosted: (personId: string, hears: boolean | null) => void;
 } {
@@ -102,6 +105,26 @@ export function useHanding(
           }
           onAskBack={(question) => run("ask back", { taskId, question }, { says: () => "Asked." })}
         />
+      )}
+      {what === "repeat" && (
+        <div className="mx-[18px] mt-3">
+          <RepeatsLine
+            task={task}
+            onClose={close}
+            onRepeat={(rule) =>
+              run(
+                "repeat",
+                { taskId, rule },
+                {
+                  says: () =>
+                    rule === null
+                      ? `${task.reference} does not repeat any more.`
+                      : `${task.reference} repeats ${sayRepeat(rule)}.`,
+                },
+              )
+            }
+          />
+        </div>
       )}
       {what === "remind" && (
         <div className="mx-[18px] mt-3">
@@ -179,6 +202,7 @@ export function useHanding(
     doubt,
     finishAndNext: () => begin("finish"),
     remind: () => begin("remind"),
+    repeat: () => begin("repeat"),
     forgetReminder: (reminderId) => void run("remind", { taskId, reminderId }),
     putBy: () =>
       task && task.putUntil !== null

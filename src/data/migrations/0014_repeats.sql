@@ -1,0 +1,2 @@
+ALTER TABLE "task" ADD COLUMN "repeats" text;--> statement-breakpoint
+ALTER TABLE "task" ADD COLUMN "repeats_from" date;
