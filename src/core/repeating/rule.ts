@@ -1,4 +1,4 @@
-import { RRule } from "rrule";
+import * as rrule from "rrule";
 import { addDays, addMonths, type Day, isDay } from "../time/day";
 
 /**
@@ -8,6 +8,9 @@ import { addDays, addMonths, type Day, isDay } from "../time/day";
 export type RepeatRule = string;
 
 const AFTER = /^AFTER=P(\d{1,3})([DWM])$/;
+
+// Node takes this library for CommonJS, whose exports are all in one; bundlers take its modules.
+const { RRule } = "RRule" in rrule ? rrule : (rrule as unknown as { default: typeof rrule }).default;
 
 /** Years ahead that a next day is looked for; a rule without one by then has ended. */
 const YEARS_AHEAD = 12;
