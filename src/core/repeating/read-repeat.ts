@@ -1,6 +1,6 @@
 import { findDates } from "../time/dates-in-words";
-import type { WorkingCalendar } from "../time/day";
-import type { Moment } from "../time/moment";
+import { type Day, monthEnd, type WorkingCalendar } from "../time/day";
+import { dayOf, type Moment } from "../time/moment";
 import type { RepeatRule } from "./rule";
 
 const DAYS = ["MO", "TU", "WE", "TH", "FR", "SA", "SU"] as const;
@@ -62,6 +62,16 @@ function longest(month: number): number {
   return [31, 29, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31][month - 1]!;
 }
 
+/** The last day of a month that is named alone, the coming one: "March", "March 2028". */
+function monthMeant(words: string, today: Day): Day | null {
+  const named = new RegExp(`^(?:the end of )?(${MONTHS.join("|")})[a-z]*(?: (\\d{4}))?$`, "i").exec(words.trim());
+  if (!named) return null;
+  const month = String(MONTHS.indexOf(named[1]!.toLowerCase()) + 1).padStart(2, "0");
+  const thisYear = Number(today.slice(0, 4));
+  const end = monthEnd(`${named[2] ?? thisYear}-${month}-01`);
+  return named[2] || end >= today ? end : monthEnd(`${thisYear + 1}-${month}-01`);
+}
+
 /** Takes the end of a series off its words: "until 31 March", "ten times". */
 function endOf(
   words: string,
@@ -73,6 +83,8 @@ function endOf(
   if (times && Number.isInteger(numberOf(times[1])))
     return { rest: words.slice(0, times.index), end: `;COUNT=${numberOf(times[1])}` };
   const until = /,?\s*(?:until|till|to)\s+(.+)$/i.exec(words);
+  const month = until ? monthMeant(until[1]!, dayOf(from)) : null;
+  if (until && month) return { rest: words.slice(0, until.index), end: `;UNTIL=${month.replaceAll("-", "")}` };
   const date = until ? findDates(until[1]!, from, calendar, order)[0] : undefined;
   return until && date
     ? { rest: words.slice(0, until.index), end: `;UNTIL=${date.day.replaceAll("-", "")}` }

@@ -28,6 +28,11 @@ const LINES: readonly (readonly [string, string, string])[] = [
   ["two weeks after done", "AFTER=P2W", "2 weeks after done"],
   ["a month after it is done", "AFTER=P1M", "1 month after done"],
   ["every Monday until 31 March", "FREQ=WEEKLY;BYDAY=MO;UNTIL=20270331", "every Monday until 31 March 2027"],
+  [
+    "every other Friday until March",
+    "FREQ=WEEKLY;INTERVAL=2;BYDAY=FR;UNTIL=20270331",
+    "every other Friday until 31 March 2027",
+  ],
   ["every month, ten times", "FREQ=MONTHLY;COUNT=10", "every month, 10 times"],
 ];
 

@@ -5,6 +5,7 @@ import type { StepChange } from "../../core/tasks/decisions/change-steps";
 import { sayMoment } from "../../core/time/say-day";
 import type { TaskRow } from "../../core/views/views";
 import { useToday } from "../parts/house";
+import { SmallWord } from "../parts/small-word";
 import { AnswerLine } from "./given-to-me";
 
 /** The checklist of a task: steps that are ticked, added and taken away. */
@@ -49,13 +50,7 @@ export function Checklist({ task, onStep }: { task: TaskRow; onStep: (change: St
           onClose={() => setAdding(false)}
         />
       ) : (
-        <button
-          type="button"
-          className="word inline-block min-h-6 text-[12.5px] leading-6 text-soft"
-          onClick={() => setAdding(true)}
-        >
-          {task.steps.length === 0 ? "in steps" : "one more step"}
-        </button>
+        <SmallWord onClick={() => setAdding(true)}>{task.steps.length === 0 ? "in steps" : "one more step"}</SmallWord>
       )}
     </div>
   );

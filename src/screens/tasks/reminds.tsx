@@ -3,6 +3,7 @@
 import { sayMomentFully } from "../../core/time/say-day";
 import type { TaskSheet } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
+import { SmallWord } from "../parts/small-word";
 
 /** Who is reminded of a task, and when next; in plain words where nobody is. */
 export function Reminds(props: {
@@ -27,7 +28,7 @@ export function Reminds(props: {
         ? "it stands in Waiting; nobody is reminded by itself"
         : "";
   return (
-    <span className="block text-[12.5px] leading-6 text-soft">
+    <span className="block text-[12.5px] text-soft">
       {others[0] ? (
         <>
           reminds {nameOf(others[0].personId)} {sayMomentFully(others[0].at, now.zone, now)}
@@ -39,19 +40,12 @@ export function Reminds(props: {
       {own.map((one) => (
         <span key={one.id} className="block">
           reminds you {sayMomentFully(one.at, now.zone, now)}{" "}
-          <button type="button" className="word inline-block min-h-6 leading-6" onClick={() => props.onForget(one.id!)}>
-            not then
-          </button>
+          <SmallWord onClick={() => props.onForget(one.id!)}>not then</SmallWord>
         </span>
       ))}{" "}
-      <button
-        type="button"
-        className="word inline-block min-h-6 leading-6"
-        onClick={props.onRemind}
-        title="Be reminded at a time of your own (M)"
-      >
+      <SmallWord onClick={props.onRemind} title="Be reminded at a time of your own (M)">
         remind me
-      </button>
+      </SmallWord>
     </span>
   );
 }

@@ -14,6 +14,7 @@ import { FileList } from "../letters/letter-files";
 import { MayWriteWord } from "../mailboxes/may-write-word";
 import { useHouse, useToday } from "../parts/house";
 import { PersonLabel, PriorityRule } from "../parts/marks";
+import { SmallWord } from "../parts/small-word";
 import { useDraft } from "../parts/use-draft";
 import { OwnerWord, PriorityWord, ProjectWord, StateWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
@@ -114,10 +115,10 @@ function Fields(props: SheetProps) {
           </span>
         )}
         {(task.repeats !== null || isOpenTask) && (
-          <button type="button" className={`${SMALL_WORD} !ml-0 mr-2`} onClick={props.onRepeat}>
+          <SmallWord className="ml-2" onClick={props.onRepeat}>
             {task.repeats === null ? "once" : sayRepeat(task.repeats)}
             <span className="sr-only">, change how it repeats</span>
-          </button>
+          </SmallWord>
         )}
         <Reminds sheet={sheet} onRemind={props.onRemind} onForget={props.onForgetReminder} />
       </dd>
@@ -145,25 +146,15 @@ function Fields(props: SheetProps) {
         )}
         {isOpenTask && (
           <>
-            <button type="button" className={SMALL_WORD} onClick={props.onDoubt}>
+            <SmallWord className="ml-2" onClick={props.onDoubt}>
               {task.doubt ? "no longer in doubt" : "in doubt?"}
-            </button>
-            <button
-              type="button"
-              className={SMALL_WORD}
-              onClick={props.onFinishAndNext}
-              title="Finish it and say what follows (F)"
-            >
+            </SmallWord>
+            <SmallWord className="ml-2" onClick={props.onFinishAndNext} title="Finish it and say what follows (F)">
               done, and next
-            </button>
-            <button
-              type="button"
-              className={SMALL_WORD}
-              onClick={props.onPutBy}
-              title="Out of the lists until a day (P)"
-            >
+            </SmallWord>
+            <SmallWord className="ml-2" onClick={props.onPutBy} title="Out of the lists until a day (P)">
               {task.putUntil === null ? "put by" : "bring it back"}
-            </button>
+            </SmallWord>
           </>
         )}
         {task.putUntil !== null && (
@@ -376,9 +367,6 @@ function NoteField({ taskId, onNote }: { taskId: string; onNote: (text: string) 
     </div>
   );
 }
-
-/** A word that does something, smaller than the values beside it but as easy to hit. */
-const SMALL_WORD = "word ml-2 inline-block min-h-6 text-[12.5px] font-medium leading-6 text-soft";
 
 /** A task's sheet: what was asked in whose words, who has it, what happened. */
 export function TaskSheetView(props: SheetProps) {
