@@ -69,7 +69,7 @@ test("owner, due, priority and state are changed in the list itself, and undone"
   await expect(row.getByRole("button", { name: "Owner: Bea T." })).toBeVisible();
   await pick(/^Priority: high/, "top");
   await expect(row.getByRole("button", { name: "Priority: top priority" })).toBeVisible();
-  await pick(/^State: to begin/, "under");
+  await pick(/^State: not answered/, "under");
   await expect(row.getByRole("button", { name: "State: under way" })).toBeVisible();
   await pick(/^Due/, "in two weeks");
   await expect(row.getByRole("button", { name: /^Due: Tue 8 Dec/ })).toBeVisible();

@@ -170,7 +170,7 @@ test("what one's own letter asks and promises stands below its words, and what i
 test("a supplier's promise is broken while three days go by, chased, answered with a new day, and kept", async ({
   browser,
 }) => {
-  test.setTimeout(150_000);
+  test.setTimeout(200_000);
   const { room, ines, suki } = await roomAndTwo(browser);
   const hattie = (await room
     .getByRole("combobox", { name: /^As/ })
@@ -190,7 +190,7 @@ test("a supplier's promise is broken while three days go by, chased, answered wi
   await list(ines)
     .getByRole("button", { name: /ladder rungs/i })
     .first()
-    .click({ timeout: 8_000 });
+    .click({ timeout: 20_000 });
   await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
   await ines.getByRole("button", { name: /Keep it/ }).click();
   await expect(ines.getByText(/Kept as /)).toBeVisible();
@@ -212,7 +212,7 @@ test("a supplier's promise is broken while three days go by, chased, answered wi
   await expect(row(suki)).not.toContainText("Letter ready", { timeout: 6_000 });
   await anHourGoesBy(room);
   await expect(room.getByText(/you wrote: “I will send you the ladder rungs tomorrow/).first()).toBeVisible({
-    timeout: 8_000,
+    timeout: 20_000,
   });
 
   await fromHattie("Re: Ladder rungs", "Sorry, the ladder rungs will be with you on Friday 4 December instead.");
@@ -220,7 +220,7 @@ test("a supplier's promise is broken while three days go by, chased, answered wi
   await list(ines)
     .getByRole("button", { name: /ladder rungs/i })
     .first()
-    .click({ timeout: 8_000 });
+    .click({ timeout: 20_000 });
   await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
   await ines.keyboard.press("Enter");
   const path = `/tasks/${reference!.replace(" ", "-")}`;
@@ -233,7 +233,7 @@ test("a supplier's promise is broken while three days go by, chased, answered wi
   await list(ines)
     .getByRole("button", { name: /ladder rungs/i })
     .first()
-    .click({ timeout: 8_000 });
+    .click({ timeout: 20_000 });
   await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
   await ines.keyboard.press("Enter");
   await ines.goto(path);
