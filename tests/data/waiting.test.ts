@@ -136,6 +136,18 @@ describe.each(ENGINES)("on %s", (engine) => {
     });
     await takeIn(house.db, [{ raw: again }], house.shared, NOW + 7 * DAY);
     expect((await row(NOW + 7 * DAY)).heardAt).toBe(Date.parse("2026-11-30T15:00:00Z"));
+    // What they wrote about it elsewhere is read before they are chased; a letter about hats is not in the way.
+    const elsewhere = (subject: string, words: string) => {
+      const body = `Ines,\n\n${words}\n\nColm`;
+      const raw = rawLetter({ subject, date: "Tue, 01 Dec 2026 09:00:00 +0000", body });
+      return takeIn(house.db, [{ raw }], house.shared, NOW + 8 * DAY);
+    };
+    await house.db.execute(sql`update conversation set place = 'dealt with'`);
+    await elsewhere("Hats", "Could you send us ten hats?");
+    expect(await row(NOW + 8 * DAY)).toMatchObject({ inSortId: null });
+    await elsewhere("Crane permit", "About the permit number: could you ring me?");
+    const after = await row(NOW + 8 * DAY);
+    expect(after).toMatchObject({ next: { what: "read their letter" }, inSortId: expect.any(String) });
     await house.db.execute(sql`update correspondent set away_until = '2026-12-10' where id = ${colm}`);
     await house.db.execute(sql`update conversation set place = 'dealt with'`);
     expect((await row(NOW + 10 * DAY)).next).toEqual({ what: "wait until back", day: "2026-12-10", why: "away" });

@@ -27,8 +27,9 @@ export interface WaitRow {
   readonly next: NextStep;
   /** Chases so far. */
   readonly chases: number;
-  /** Its conversation, and the letter that a chase would answer. */
-  readonly conversationId: string | null;
+  /** A conversation in Sort in which they wrote since they were heard last: it is read before anybody is chased. */
+  readonly inSortId: string | null;
+  /** The letter that a chase would answer. */
   readonly answersId: string | null;
   readonly subject: string | null;
   /** The words that ask or promise it. */

@@ -29,7 +29,7 @@ export interface WaitNow {
   readonly chasedThisWeek: number;
   /** They are away until that day. */
   readonly awayUntil: Day | null;
-  /** A letter of theirs about it lies in Sort. */
+  /** A letter that they wrote since lies in Sort. */
   readonly isInSort: boolean;
   /** Whether there is an address to write to, and it is not a machine's. */
   readonly canWrite: boolean;

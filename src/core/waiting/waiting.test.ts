@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { expect, test } from "vitest";
 import { addDays, PLAIN_WEEK, workingDaysBetween } from "../time/day";
 import { chaseLetter } from "./chase-letter";
+import { isAbout } from "./is-about";
 import { isMachinesAddress } from "./machines-address";
 import { isForToday, MOST_CHASES_A_WEEK, nextStep, type WaitNow } from "./next-step";
 import { daysOfSilence, longFrom, usualDays } from "./silence";
@@ -138,6 +139,13 @@ test("a chase quotes what was said, names the date, and is plainer each time, ne
     chaseLetter({ ...facts, quote: null, due: null, isPromise: false, title: "Send the bolts" }, PLAIN_WEEK),
   ).toContain("We are waiting for one thing from you: send the bolts. May I ask how far it is?");
   expect(chaseLetter({ ...facts, due: "2026-11-20" }, PLAIN_WEEK)).toContain("That was meant for Friday 20 November.");
+});
+
+test("which letter may be about a wait: two words that tell, or all where there are fewer", () => {
+  expect(isAbout("Road closure permit number", "Road closure: the number comes tomorrow")).toBe(true);
+  expect(isAbout("Road closure permit number", "Opening: the choir sings on the road")).toBe(false);
+  expect(isAbout("Hats", "Here are the hats")).toBe(true);
+  expect(isAbout("Send it", "Send it")).toBe(false);
 });
 
 test("addresses that say themselves that nobody reads there are known", () => {

@@ -4,6 +4,7 @@ import type { WorkingCalendar } from "../../core/time/day";
 import { dayOf } from "../../core/time/moment";
 import type { TaskRow } from "../../core/views/views";
 import type { LineEvent, WaitingFigures, WaitingPage, WaitRow } from "../../core/views/waiting-view";
+import { isAbout } from "../../core/waiting/is-about";
 import { isMachinesAddress } from "../../core/waiting/machines-address";
 import { nextStep, type WaitNow } from "../../core/waiting/next-step";
 import { daysOfSilence, longFrom, usualDays } from "../../core/waiting/silence";
@@ -16,6 +17,9 @@ import { counted, IS_WAITED, type TaskColumns, taskColumnsFor, taskRows } from "
 
 /** Rows of one page of Waiting. */
 const PAGE = 60;
+
+/** Letters of one person in Sort that are looked at. */
+const MOST_IN_SORT = 12;
 
 /** Letters of a conversation that are drawn on a line at the most. */
 const MOST_EVENTS = 30;
@@ -58,7 +62,8 @@ interface Columns extends TaskColumns {
   heardText: string;
   conversationId: string | null;
   forId: string | null;
-  isInSort: boolean;
+  /** A conversation in Sort in which they wrote since they were heard last. */
+  inSortId: string | null;
   quote: string | null;
   quoteFrom: string | null;
   quoteAt: InstantText | null;
@@ -97,7 +102,7 @@ export async function waitingPage(
     sql`with page as (
         select t.id, ${group} as "order" from task t ${joined} where ${lookOf(look, viewer)} ${after}
         order by ${look.order === "silence" ? sql`t.heard_at, t.number` : sql`"order", t.heard_at, t.number`} limit ${PAGE} offset ${skip})
-      select ${taskColumnsFor(viewer)}, t.heard_at as "heardAt", t.heard_at::text as "heardText", ${FOR_WHOM} as "forId", page."order", c.id as "conversationId", coalesce(c.place = 'sort', false) as "isInSort", c.subject,
+      select ${taskColumnsFor(viewer)}, t.heard_at as "heardAt", t.heard_at::text as "heardText", ${FOR_WHOM} as "forId", page."order", c.id as "conversationId", case when c.place = 'sort' then c.id end as "inSortId", c.subject,
         case when c.id is null then null else substr(q.text, q.start + 1, q."end" - q.start) end as quote, q.from_address as "quoteFrom", q.sent_at as "quoteAt"
       from page join task t on t.id = page.id left join conversation c on c.id = t.conversation_id and ${maySeeConversation(viewer)}
         left join lateral (select l.text, l.from_address, l.sent_at, t.start, t."end" from letter l where l.id = t.letter_id and t.start is not null and l.conversation_id = c.id) q on true
@@ -110,12 +115,33 @@ export async function waitingPage(
       : look.order === "silence"
         ? `${last.heardText}~${last.number}`
         : String(skip + PAGE);
-  return { rows: await waitRows(db, rows, now), next };
+  return { rows: await waitRows(db, await withLettersInSort(db, viewer, rows), now), next };
 }
 
 interface Happened {
   readonly lines: ReadonlyMap<string, LineEvent[]>;
   readonly latest: ReadonlyMap<string, string>;
+}
+
+/** Finds a letter in Sort about each wait: in its own conversation, or in another one of whoever owes it. */
+async function withLettersInSort(db: Database, viewer: Viewer, rows: readonly Columns[]): Promise<Columns[]> {
+  const ids = [...new Set(rows.flatMap((row) => row.theirsId ?? []))];
+  if (ids.length === 0) return [...rows];
+  const letters = await rowsOf<{ theirsId: string; id: string; text: string; sentAt: InstantText }>(
+    db,
+    sql`select k.id as "theirsId", x.* from correspondent k cross join lateral (
+        select c.id, l.subject || ' ' || left(l.text, 3000) as text, l.sent_at as "sentAt" from letter l join conversation c on c.id = l.conversation_id
+        where l.from_address = k.address and c.place = 'sort' and l.automatic is null and ${maySeeConversation(viewer)} order by l.sent_at desc limit ${MOST_IN_SORT}) x
+      where k.id in ${ids}`,
+  );
+  return rows.map((row) => {
+    if (row.inSortId !== null || row.theirsId === null) return { ...row, inSortId: row.theirsId && row.inSortId };
+    const heard = millis(row.heardAt);
+    const about = letters.find(
+      (letter) => letter.theirsId === row.theirsId && millis(letter.sentAt) >= heard && isAbout(row.title, letter.text),
+    );
+    return { ...row, inSortId: about?.id ?? null };
+  });
 }
 
 /** What lies on the lines: letters of the conversations to and from whoever owes, and calls. */
@@ -216,7 +242,7 @@ function chainEvents(task: TaskRow): LineEvent[] {
 
 /** The columns of the task alone. */
 function asTask(row: Columns): TaskColumns {
-  const { heardAt, heardText, conversationId, forId, isInSort, quote, quoteFrom, quoteAt, subject, order, ...task } =
+  const { heardAt, heardText, conversationId, forId, inSortId, quote, quoteFrom, quoteAt, subject, order, ...task } =
     row;
   return task;
 }
@@ -255,7 +281,7 @@ async function waitRows(db: Database, rows: readonly Columns[], now: WaitingNow)
         chased,
         chasedThisWeek: theirs ? (lately.get(theirs.address) ?? 0) : 0,
         awayUntil: away,
-        isInSort: row.isInSort && task.side === "theirs",
+        isInSort: row.inSortId !== null,
         canWrite: theirs !== null && !isMachinesAddress(theirs.address),
         answer: answerOf(task),
       },
@@ -276,7 +302,7 @@ async function waitRows(db: Database, rows: readonly Columns[], now: WaitingNow)
       isPromise,
       next,
       chases: events.filter((event) => event.what === "chased").length,
-      conversationId: row.conversationId,
+      inSortId: row.inSortId,
       answersId: latest.get(row.id) ?? null,
       subject: row.subject,
       quote:

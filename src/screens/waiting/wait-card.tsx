@@ -125,8 +125,8 @@ export function WaitCard(props: {
               Note a call <KeyCap name="C" />
             </button>
           )}
-          {next.what === "Read their letter" && row.conversationId && (
-            <Link className="btn is-small is-line" href={`/sort/${row.conversationId}`}>
+          {next.what === "Read their letter" && row.inSortId && (
+            <Link className="btn is-small is-line" href={`/sort/${row.inSortId}`}>
               Read it in Sort
             </Link>
           )}
