@@ -87,6 +87,13 @@ describe.each(ENGINES)("on %s", (engine) => {
     await must(house.suki, "hand back", { taskId, reason: "needs an installer’s card" });
     expect(await sheet(slug)).toMatchObject({ task: { owner: null, chain: [{ answer: "declined" }] } });
     expect(await heard(house.ines, slug)).toMatchObject([{ what: "handed back", loudness: "at once" }]);
+    const given = await tasksPage(
+      house.db,
+      { personId: house.ines },
+      { whose: "by me", projectId: null, show: "open" },
+      null,
+    );
+    expect(given.rows[0]?.slug).toBe(slug);
     const nobodys = await tasksPage(
       house.db,
       { personId: house.ines },

@@ -120,6 +120,7 @@ export async function tasksPage(
   cursor: string | null,
   limit = PAGE,
 ): Promise<TasksPage> {
+  if (look.whose === "by me" && look.show === "open") return givenByPerson(db, viewer, look, cursor, limit);
   const parts = cursor?.split("~") ?? [];
   const isFinished = look.show === "done";
   let after = sql``;
@@ -140,6 +141,23 @@ export async function tasksPage(
         ? `${last.finishedText}~${last.number}`
         : `${last.dueDay ?? FAR}~${last.dueTime ?? "99:99"}~${last.number}`;
   return { rows: await taskRows(db, rows), next };
+}
+
+/** What the viewer gave to others, person by person: what nobody has any more first, then each by due date. */
+async function givenByPerson(
+  db: Database,
+  viewer: Viewer,
+  look: TasksLook,
+  cursor: string | null,
+  limit: number,
+): Promise<TasksPage> {
+  const skip = Math.max(0, Math.floor(Number(cursor)) || 0);
+  const rows = await rowsOf<TaskColumns>(
+    db,
+    sql`select ${taskColumnsFor(viewer)} from task t left join person o on o.id = t.owner_id where ${lookOf(look, viewer)}
+      order by o.name is not null, lower(o.name), o.id, ${DUE_DAY}, ${DUE_TIME}, t.number limit ${limit} offset ${skip}`,
+  );
+  return { rows: await taskRows(db, rows), next: rows.length < limit ? null : String(skip + limit) };
 }
 
 /** Counts rows, but never more than `MOST_COUNTED` + 1 of them. */

@@ -53,3 +53,25 @@ export function groupByDay(
     return { task, look, head, isLast };
   });
 }
+
+/** Puts rows that come person by person under whoever has them, with how many there are and how many are over. */
+export function groupByPerson(rows: readonly TaskRow[], today: Day): GroupedRow[] {
+  const keyOf = (task: TaskRow | undefined) => (task ? (task.theirs?.id ?? task.owner?.id ?? "nobody") : null);
+  const isOver = (task: TaskRow) => task.due !== null && task.due.day < today;
+  return rows.map((task, i) => {
+    const isFirst = keyOf(rows[i - 1]) !== keyOf(task);
+    const own = isFirst ? rows.filter((other) => keyOf(other) === keyOf(task)) : [];
+    const over = own.filter(isOver).length;
+    return {
+      task,
+      look: "none",
+      head: isFirst
+        ? {
+            name: (task.theirs ?? task.owner)?.name ?? "Nobody",
+            note: `${own.length} ${own.length === 1 ? "task" : "tasks"}${over > 0 ? `, ${over} over` : ""}`,
+          }
+        : null,
+      isLast: keyOf(rows[i + 1]) !== keyOf(task),
+    };
+  });
+}

@@ -16,6 +16,7 @@ export function TaskList(props: {
   hasMore: boolean;
   onMore: () => void;
   isPhone: boolean;
+  label: string;
 }) {
   const rowHeight = props.isPhone ? PHONE_ROW_HEIGHT : ROW_HEIGHT;
   const { box, items, height } = useRowsInSight({
@@ -27,7 +28,7 @@ export function TaskList(props: {
   });
   return (
     <div ref={box} className="min-h-0 flex-1 overflow-y-auto">
-      <ul aria-label="Tasks by day" style={{ height, position: "relative" }}>
+      <ul aria-label={props.label} style={{ height, position: "relative" }}>
         {items.map((item) => {
           const row = props.rows[item.index]!;
           const { slug } = row.task;

@@ -100,7 +100,8 @@ export const TaskRowView = memo(function TaskRowView({
     isQuiet: true,
   });
   // Beside a day gutter the day need not stand in every row: it shows where it says more, and where one is about to change it.
-  const isDueShown = isHere || editing === "due" || !task.due || lateness !== null || task.due.time !== null;
+  const isDueShown =
+    row.look === "none" || isHere || editing === "due" || !task.due || lateness !== null || task.due.time !== null;
   return (
     <div className={`group/row flex h-full ${row.isLast ? "border-b border-hairline" : ""}`}>
       <div
@@ -108,7 +109,9 @@ export const TaskRowView = memo(function TaskRowView({
       >
         {row.head && (
           <>
-            <b>{row.head.name}</b>
+            <b className="block truncate" title={row.head.name}>
+              {row.head.name}
+            </b>
             <span className="block truncate">{row.head.note}</span>
           </>
         )}

@@ -3,7 +3,7 @@ import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { PLAIN_WEEK } from "../../core/time/day";
 import type { HouseView, PersonView, TaskRow } from "../../core/views/views";
 import { columnsSeen, taskWithChange, withChange } from "../words/field-change";
-import { groupByDay } from "./day-groups";
+import { groupByDay, groupByPerson } from "./day-groups";
 import { originOf } from "./task-row";
 import { lookInAddress } from "./tasks-data";
 
@@ -181,4 +181,22 @@ describe("a field changed on the screen before it is saved", () => {
       state: { state: "to begin" },
     });
   });
+});
+
+test("what was given to others stands under whoever has it, with how many are over", () => {
+  const suki = { id: "suki", name: "Suki Aldane", initials: "SA", address: "", work: "", nicknames: [] };
+  const due = (day: string) => ({ day, time: null, zone: "Europe/London" });
+  const rows = groupByPerson(
+    [
+      task({ id: "1", owner: null }),
+      task({ id: "2", owner: suki, due: due("2026-11-20") }),
+      task({ id: "3", owner: suki, due: due("2026-11-27") }),
+    ],
+    "2026-11-24",
+  );
+  expect(rows.map((row) => [row.head, row.isLast])).toEqual([
+    [{ name: "Nobody", note: "1 task" }, true],
+    [{ name: "Suki Aldane", note: "2 tasks, 1 over" }, false],
+    [null, true],
+  ]);
 });

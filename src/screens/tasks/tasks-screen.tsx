@@ -13,7 +13,7 @@ import { useIsPhone } from "../parts/use-is-phone";
 import { AnyProjectWord } from "../words/any-project-word";
 import { columnsSeen, taskWithChange } from "../words/field-change";
 import { PickWord } from "../words/pick-word";
-import { groupByDay } from "./day-groups";
+import { groupByDay, groupByPerson } from "./day-groups";
 import { NewTask } from "./new-task";
 import { TaskList } from "./task-list";
 import type { RowField } from "./task-row";
@@ -104,7 +104,12 @@ function Sentence({ look, outsider, onLook }: { look: Look; outsider: string | n
           width={170}
         />
       </b>
-      , by {look.show === "done" ? "the day they were finished" : "due date"}
+      , by{" "}
+      {look.show === "done"
+        ? "the day they were finished"
+        : look.whose === "by me" && look.show === "open"
+          ? "person"
+          : "due date"}
     </p>
   );
 }
@@ -126,9 +131,11 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
   const [writing, setWriting] = useState<string | null>(null);
   const tasks = useTasks(look, { look: props.look, answer: props.first });
   const rows = useMemo(() => tasks.data?.pages.flatMap((page) => page.rows) ?? [], [tasks.data]);
+  const isByPerson = look.whose === "by me" && look.show === "open";
   const grouped = useMemo(
-    () => groupByDay(rows, today, house.zone, calendar, look.show === "done"),
-    [rows, today, house.zone, calendar, look.show],
+    () =>
+      isByPerson ? groupByPerson(rows, today) : groupByDay(rows, today, house.zone, calendar, look.show === "done"),
+    [rows, today, house.zone, calendar, look.show, isByPerson],
   );
   const figures = tasks.data?.pages[0]?.figures ?? props.first.figures;
   const hereSlug = slug ?? (isPhone ? null : (rows[0]?.slug ?? null));
@@ -313,6 +320,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
             hasMore={tasks.hasNextPage && !tasks.isFetchingNextPage}
             onMore={() => void tasks.fetchNextPage()}
             isPhone={isPhone}
+            label={isByPerson ? "Tasks by person" : "Tasks by day"}
           />
         )}
         <div className="flex h-9 flex-none items-center gap-[26px] border-t border-hairline px-4 text-[12px] text-soft">
