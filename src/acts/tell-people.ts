@@ -54,11 +54,11 @@ function wordsOf(taskId: string, changes: readonly Change[]): string[] {
   });
 }
 
-/** Takes back the notices of an entry that nobody has read yet; gives back whom that spares the news of its being undone. */
+/** Takes back the notices of an entry that have neither been seen nor mailed yet; gives back whom that spares the news of its being undone. */
 async function withdraw(db: Database, seq: number): Promise<Set<string>> {
   const rows = await rowsOf<{ personId: string }>(
     db,
-    sql`delete from notice n using history h where h.seq = ${seq} and n.entry_id = h.id and n.seen_at is null returning n.person_id as "personId"`,
+    sql`delete from notice n using history h where h.seq = ${seq} and n.entry_id = h.id and n.seen_at is null and n.mailed_at is null returning n.person_id as "personId"`,
   );
   return new Set(rows.map((row) => row.personId));
 }

@@ -18,7 +18,15 @@ export async function openTasksAnswered(
   const ids = [...new Set(messageIds)];
   if (ids.length === 0) return new Map();
   const guessed = [...continued].map(([messageId, id]) => ({ message_id: messageId, id }));
-  const rows = await rowsOf<Omit<OpenTask, "kind"> & { messageId: string; kind: OpenTask["kind"] | null }>(
+  const rows = await rowsOf<
+    Omit<OpenTask, "kind" | "passage"> & {
+      messageId: string;
+      kind: OpenTask["kind"] | null;
+      upToEnd: string | null;
+      start: number | null;
+      end: number | null;
+    }
+  >(
     db,
     sql`with met as (
         select t.message_id, coalesce(h.merged_into, h.id) as id from thread t join conversation h on h.id = t.conversation_id
@@ -27,7 +35,7 @@ export async function openTasksAnswered(
       select met.message_id as "messageId", k.id, k.conversation_id as "conversationId", k.title, k.kind, k.due_day as due,
         case when k.side = 'theirs' then x.address else o.address end as owner,
         coalesce(case when k.kind = 'promise' then l."to"->0->>'address' else l.from_address end, by.address) as asker,
-        substring(l.text from k.start + 1 for k."end" - k.start) as passage
+        left(l.text, k."end") as "upToEnd", k.start, k."end"
       from met cross join lateral (
           select * from task where conversation_id = met.id and state in ('to begin', 'under way') order by number desc limit ${MOST_TASKS}) k
         join person by on by.id = k.created_by
@@ -36,7 +44,10 @@ export async function openTasksAnswered(
       order by k.number`,
   );
   const tasks = new Map<string, OpenTask[]>();
-  for (const { messageId, kind, ...task } of rows)
-    tasks.set(messageId, [...(tasks.get(messageId) ?? []), { ...task, kind: kind ?? "ask" }]);
+  for (const { messageId, kind, upToEnd, start, end, ...task } of rows) {
+    // Places are characters of JavaScript; the database counts others where there are emoji.
+    const passage = upToEnd !== null && start !== null && end !== null ? upToEnd.slice(start, end) : null;
+    tasks.set(messageId, [...(tasks.get(messageId) ?? []), { ...task, passage, kind: kind ?? "ask" }]);
+  }
   return tasks;
 }

@@ -64,7 +64,10 @@ interface Columns extends TaskColumns {
   forId: string | null;
   /** A conversation in Sort in which they wrote since they were heard last. */
   inSortId: string | null;
-  quote: string | null;
+  /** The letter up to the end of the passage; where that begins and ends, in characters of JavaScript. */
+  quoteText: string | null;
+  quoteStart: number | null;
+  quoteEnd: number | null;
   quoteFrom: string | null;
   quoteAt: InstantText | null;
   subject: string | null;
@@ -103,9 +106,9 @@ export async function waitingPage(
         select t.id, ${group} as "order" from task t ${joined} where ${lookOf(look, viewer)} ${after}
         order by ${look.order === "silence" ? sql`t.heard_at, t.number` : sql`"order", t.heard_at, t.number`} limit ${PAGE} offset ${skip})
       select ${taskColumnsFor(viewer)}, t.heard_at as "heardAt", t.heard_at::text as "heardText", ${FOR_WHOM} as "forId", page."order", c.id as "conversationId", case when c.place = 'sort' then c.id end as "inSortId", c.subject,
-        case when c.id is null then null else substr(q.text, q.start + 1, q."end" - q.start) end as quote, q.from_address as "quoteFrom", q.sent_at as "quoteAt"
+        case when c.id is not null then q.text end as "quoteText", q.start as "quoteStart", q."end" as "quoteEnd", q.from_address as "quoteFrom", q.sent_at as "quoteAt"
       from page join task t on t.id = page.id left join conversation c on c.id = t.conversation_id and ${maySeeConversation(viewer)}
-        left join lateral (select l.text, l.from_address, l.sent_at, t.start, t."end" from letter l where l.id = t.letter_id and t.start is not null and l.conversation_id = c.id) q on true
+        left join lateral (select left(l.text, t."end") as text, l.from_address, l.sent_at, t.start, t."end" from letter l where l.id = t.letter_id and t.start is not null and l.conversation_id = c.id) q on true
       order by ${order}`,
   );
   const last = rows.at(-1);
@@ -242,8 +245,21 @@ function chainEvents(task: TaskRow): LineEvent[] {
 
 /** The columns of the task alone. */
 function asTask(row: Columns): TaskColumns {
-  const { heardAt, heardText, conversationId, forId, inSortId, quote, quoteFrom, quoteAt, subject, order, ...task } =
-    row;
+  const {
+    heardAt,
+    heardText,
+    conversationId,
+    forId,
+    inSortId,
+    quoteText,
+    quoteStart,
+    quoteEnd,
+    quoteFrom,
+    quoteAt,
+    subject,
+    order,
+    ...task
+  } = row;
   return task;
 }
 
@@ -306,8 +322,12 @@ async function waitRows(db: Database, rows: readonly Columns[], now: WaitingNow)
       answersId: latest.get(row.id) ?? null,
       subject: row.subject,
       quote:
-        row.quote && row.quoteAt
-          ? { words: row.quote, isTheirs: row.quoteFrom === theirs?.address, at: millis(row.quoteAt) }
+        row.quoteText !== null && row.quoteStart !== null && row.quoteEnd !== null && row.quoteAt
+          ? {
+              words: row.quoteText.slice(row.quoteStart, row.quoteEnd),
+              isTheirs: row.quoteFrom === theirs?.address,
+              at: millis(row.quoteAt),
+            }
           : null,
     };
   });
