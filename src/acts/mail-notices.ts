@@ -1,9 +1,12 @@
 import crypto from "node:crypto";
 import { sql } from "drizzle-orm";
+import { itipRequest } from "../core/exchange/itip";
 import { isDigestDue } from "../core/hearing/digest-times";
 import type { Happening, Loudness, NoticeMail, Why } from "../core/hearing/heard";
 import { digestLetter, type MailedTask, noticeLetter } from "../core/hearing/notice-letter";
+import type { Priority } from "../core/reading/slip";
 import { taskAddress } from "../core/sorting/addresses";
+import type { Chain } from "../core/tasks/chain";
 import { dayOf } from "../core/time/moment";
 import { sayDay, sayDistance } from "../core/time/say-day";
 import type { NoticesView } from "../core/views/views";
@@ -109,6 +112,43 @@ async function asTasks(
   });
 }
 
+/** The hand-over as calendar programs know it: they answer to the address of the task. */
+async function calendarRequest(
+  db: Database,
+  task: MailedTask & { readonly taskId: string; readonly slug: string },
+  member: Member,
+  domain: string,
+  now: number,
+): Promise<string | null> {
+  const [row] = await rowsOf<{
+    priority: Priority;
+    dueDay: string | null;
+    dueTime: string | null;
+    dueZone: string | null;
+    chain: Chain;
+    giver: string | null;
+  }>(
+    db,
+    sql`select t.priority, t.due_day::text as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.chain, (select name from person where id = (t.chain->-1->>'by')::uuid) as giver
+      from task t where t.id = ${task.taskId}`,
+  );
+  if (!row) return null;
+  return itipRequest(
+    {
+      id: task.taskId,
+      title: task.title,
+      description: [row.chain.at(-1)?.note ?? "", task.reference, task.link].filter((text) => text !== "").join("\n"),
+      due: row.dueDay ? { day: row.dueDay, time: row.dueTime, zone: row.dueZone ?? "UTC" } : null,
+      priority: row.priority,
+      link: task.link,
+      sequence: Math.max(0, row.chain.length - 1),
+    },
+    { name: row.giver ?? "", address: taskAddress(task.slug, domain) },
+    { name: member.name, address: member.address },
+    now,
+  );
+}
+
 /** Which of somebody's notices go out now: what is loud and was not seen, or at a digest time all that waits. */
 function goingNow(member: Member, all: NoticesView["notices"], isDigest: boolean, now: number): NoticesView["notices"] {
   if (isDigest) return all;
@@ -176,6 +216,7 @@ export async function mailNotices(db: Database, base: string, now: number): Prom
           maybeTwice: false,
           isAutomatic: true,
           replyTo: task ? taskAddress(task.slug, domain) : null,
+          calendar: task?.answerLink ? await calendarRequest(tx, task, member, domain, now) : null,
         });
         count += 1;
       }

@@ -61,6 +61,8 @@ export const outgoing = pgTable(
     isChase: boolean("is_chase").notNull().default(false),
     /** Written by the house itself (RFC 3834): never answered by a machine, and in no list of letters. */
     isAutomatic: boolean("is_automatic").notNull().default(false),
+    /** A calendar object that goes along (RFC 6047), for programs that know it. */
+    calendar: text("calendar"),
     /** Where an answer goes, where that is not the sender. */
     replyTo: text("reply_to"),
   },

@@ -16,6 +16,8 @@ export interface OutgoingLetter {
   /** Written by the house itself: marked so that no machine answers (RFC 3834 section 5). */
   readonly isAutomatic: boolean;
   readonly replyTo: string | null;
+  /** A calendar object with METHOD REQUEST that goes along. */
+  readonly calendar: string | null;
   readonly files: readonly { readonly name: string; readonly type: string; readonly bytes: Buffer }[];
 }
 
@@ -36,6 +38,7 @@ export function composeOutgoing(letter: OutgoingLetter): Promise<Buffer> {
     messageId: `<${letter.messageId}>`,
     ...(letter.answers ? { inReplyTo: `<${letter.answers}>` } : {}),
     ...(letter.references.length > 0 ? { references: letter.references.map((one) => `<${one}>`) } : {}),
+    ...(letter.calendar ? { icalEvent: { method: "REQUEST", filename: "task.ics", content: letter.calendar } } : {}),
     ...(letter.replyTo ? { replyTo: letter.replyTo } : {}),
     ...(letter.isAutomatic
       ? { headers: { "Auto-Submitted": "auto-generated", "X-Auto-Response-Suppress": "All", Precedence: "bulk" } }

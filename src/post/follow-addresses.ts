@@ -8,6 +8,7 @@ import { addressWord, readOurAddress } from "../core/sorting/addresses";
 import { answerInWords } from "../core/tasks/answer-in-words";
 import type { Database } from "../data/engine/database";
 import { rowsOf } from "../data/rows";
+import { followCalendarAnswer } from "./calendar-answers";
 
 interface Writer {
   /** The member who wrote it, or null for somebody outside. */
@@ -136,6 +137,9 @@ export async function followAddresses(
 ): Promise<void> {
   const targets = envelope.to.flatMap((address) => readOurAddress(address) ?? []);
   if (targets.length === 0) return;
+  for (const target of targets)
+    if (target.kind === "task")
+      await followCalendarAnswer(db, letterId, target.number, isProved(envelope, trustedPeers), now);
   const writer = await writerOf(db, letterId, isProved(envelope, trustedPeers));
   const [arrived] = await rowsOf<Arrived>(
     db,

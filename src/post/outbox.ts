@@ -31,7 +31,7 @@ interface Row extends Omit<OutgoingLetter, "createdAt" | "files"> {
 
 const COLUMNS = sql`o.id, o.person_id as "personId", (select address from person where id = o.person_id) as "personAddress", o.message_id as "messageId",
   o.from_name as "fromName", o.from_address as "fromAddress", o."to", o.cc, o.subject, o.text, o.files as "fileIds", o.answers, o."references", o.created_at as "createdAt", o.tries,
-  o.maybe_twice as "maybeTwice", o.is_automatic as "isAutomatic", o.reply_to as "replyTo"`;
+  o.maybe_twice as "maybeTwice", o.is_automatic as "isAutomatic", o.reply_to as "replyTo", o.calendar`;
 
 /** Takes the next letter that is due for this process alone; null where none is. */
 async function claim(db: Database, now: number): Promise<Row | null> {

@@ -84,6 +84,8 @@ describe.each(ENGINES)("on %s", (engine) => {
     await sendDue(house.db, carrier, () => NOW + 14 * MINUTE);
     expect(sent).toHaveLength(2);
     expect(sent[0]!.toString()).toMatch(/^Auto-Submitted: auto-generated\r?$/m);
+    expect(sent[0]!.toString()).toMatch(/text\/calendar;[\s\S]{0,80}method=REQUEST/i);
+    expect(sent[1]!.toString()).not.toMatch(/text\/calendar/i);
     // It is no letter of the house; come back through a mailbox it makes no work.
     const parsed = await parseLetter(sent[0]!);
     expect(parsed.ok && parsed.letter.automatic).not.toBeNull();

@@ -274,6 +274,55 @@ describe("addresses of tasks and workstreams", () => {
     expect(await chain()).toMatchObject([{ answer: "declined", reason: "Sorry, no room before Friday." }]);
   });
 
+  test("a calendar program answers for its owner: accepted, declined with a comment; a stranger's and an old answer change nothing", async () => {
+    const made = await perform(house.db, { personId: house.ines, now: NOW }, "make task", {
+      title: "Measure the yard",
+      ownerId: house.suki,
+      due: null,
+      priority: "normal",
+      projectId: null,
+      workstreamId: null,
+    });
+    const { id, slug } = made.ok ? made.made[0]! : { id: "", slug: "" };
+    const chain = async () =>
+      (await taskSheet(house.db, { personId: house.ines }, Number(slug.split("-")[1])))!.task.chain;
+    const answer = async (from: string, attendee: string, partstat: string, more: string[] = [], by = door) => {
+      const transport = nodemailer.createTransport({ host: "127.0.0.1", port: by.port, ignoreTLS: true });
+      const content = [
+        "BEGIN:VCALENDAR",
+        "VERSION:2.0",
+        "PRODID:-//x//EN",
+        "METHOD:REPLY",
+        "BEGIN:VTODO",
+        `UID:${id}`,
+        "DTSTAMP:20261124T120000Z",
+        `ATTENDEE;PARTSTAT=${partstat}:mailto:${attendee}`,
+        ...more,
+        "END:VTODO",
+        "END:VCALENDAR",
+        "",
+      ].join("\r\n");
+      const icalEvent = { method: "REPLY", content };
+      const subject = `${partstat} of ${attendee} by ${from}${by === strict ? ", unproved" : ""}`;
+      await transport.sendMail({ from, to: `${slug}@in.house.example`, subject, text: "", icalEvent });
+      transport.close();
+    };
+    const suki = "suki@house.example";
+    await answer("ada@beech.example", suki, "ACCEPTED");
+    await answer(suki, "ada@beech.example", "ACCEPTED");
+    await answer(suki, suki, "ACCEPTED", [], strict);
+    expect(await chain()).toMatchObject([{ answer: "needs-action" }]);
+    await answer(suki, suki, "ACCEPTED");
+    expect(await chain()).toMatchObject([{ answer: "accepted" }]);
+    expect(await conversationNamed(`ACCEPTED of ${suki} by ${suki}`)).toMatchObject({ place: "dealt with" });
+    await answer(suki, suki, "DECLINED", ["COMMENT:On the roof until Friday"]);
+    expect(await chain()).toMatchObject([{ answer: "declined", reason: "On the roof until Friday" }]);
+    await answer(suki, suki, "COMPLETED");
+    expect((await taskSheet(house.db, { personId: house.ines }, Number(slug.split("-")[1])))?.task.state).toBe(
+      "to begin",
+    );
+  });
+
   test("a wrong fruit reaches no task", async () => {
     await post("ada@beech.example", `xylo-${task.number}@in.house.example`, "Wrong fruit", "Hm.");
     expect(await conversationNamed("Wrong fruit")).toMatchObject({ place: "sort", offered: null });

@@ -13,8 +13,14 @@ for part in root.walk():
     for key in ("UID", "SUMMARY", "DESCRIPTION", "STATUS", "PRIORITY", "URL", "TRANSP"):
         if key in part:
             row[key] = str(part[key]) if not isinstance(part[key], int) else int(part[key])
+    if "ATTENDEE" in part:
+        row["ATTENDEE"] = [str(part["ATTENDEE"]), dict(part["ATTENDEE"].params)]
+    if "ORGANIZER" in part:
+        row["ORGANIZER"] = str(part["ORGANIZER"])
+    if "SEQUENCE" in part:
+        row["SEQUENCE"] = int(part["SEQUENCE"])
     for key in ("DTSTART", "DTEND", "DUE", "COMPLETED", "DTSTAMP", "CREATED"):
         if key in part:
             row[key] = part[key].dt.isoformat()
     out.append(row)
-print(json.dumps({"version": str(root["VERSION"]), "prodid": str(root["PRODID"]), "parts": out}))
+print(json.dumps({"version": str(root["VERSION"]), "prodid": str(root["PRODID"]), "method": str(root.get("METHOD", "")), "parts": out}))

@@ -3,6 +3,7 @@ import type { Priority } from "../reading/slip";
 import type { TaskState } from "../tasks/task";
 import { addDays, type Day } from "../time/day";
 import { instantOf } from "../time/moment";
+import { calendarText, PRIORITY_VALUES } from "./calendar-text";
 
 /** A task as a calendar is told of it. */
 export interface FeedTask {
@@ -35,9 +36,6 @@ const STATUS: Readonly<Record<TaskState, string>> = {
   "called off": "CANCELLED",
 };
 
-/** PRIORITY, RFC 5545 section 3.8.1.9: 1 is the highest, 5 medium, 9 the lowest. */
-const PRIORITY: Readonly<Record<Priority, number>> = { top: 1, high: 3, normal: 5, low: 9 };
-
 /** Titles named in the entry of a day; the others are counted. */
 const MOST_NAMED = 3;
 
@@ -64,37 +62,6 @@ function day(text: Day): ICAL.Time {
   return ICAL.Time.fromDateString(text);
 }
 
-/** The lines of an object, ended and folded as RFC 5545 section 3.1 has it: CR LF, at most 75 octets a line. */
-function asText(root: ICAL.Component): string {
-  const unfolded = root.toString().replace(/\r?\n[ \t]/g, "");
-  return `${unfolded
-    .split(/\r?\n/)
-    .filter((line) => line !== "")
-    .map(folded)
-    .join("\r\n")}\r\n`;
-}
-
-const LONGEST_LINE = 75;
-
-function folded(line: string): string {
-  const encoder = new TextEncoder();
-  const lines: string[] = [];
-  let current = "";
-  let size = 0;
-  for (const sign of line) {
-    const bytes = encoder.encode(sign).length;
-    if (size + bytes > LONGEST_LINE) {
-      lines.push(current);
-      current = " ";
-      size = 1;
-    }
-    current += sign;
-    size += bytes;
-  }
-  lines.push(current);
-  return lines.join("\r\n");
-}
-
 /** Tasks as VTODO (RFC 5545 section 3.6.2), for calendar programs that keep lists of them. */
 export function tasksFeed(owner: FeedOwner, tasks: readonly FeedTask[]): string {
   const root = calendar(`${owner.name}: tasks`);
@@ -108,7 +75,7 @@ export function tasksFeed(owner: FeedOwner, tasks: readonly FeedTask[]): string 
     todo.updatePropertyWithValue("description", [task.reference, task.project ?? "no project", task.link].join("\n"));
     todo.updatePropertyWithValue("url", task.link);
     todo.updatePropertyWithValue("status", STATUS[task.state]);
-    todo.updatePropertyWithValue("priority", PRIORITY[task.priority]);
+    todo.updatePropertyWithValue("priority", PRIORITY_VALUES[task.priority]);
     if (task.project) todo.updatePropertyWithValue("categories", task.project);
     if (task.due)
       todo.updatePropertyWithValue(
@@ -119,7 +86,7 @@ export function tasksFeed(owner: FeedOwner, tasks: readonly FeedTask[]): string 
       todo.updatePropertyWithValue("completed", instant(task.finishedAt));
     root.addSubcomponent(todo);
   }
-  return asText(root);
+  return calendarText(root);
 }
 
 function lineOf(task: FeedTask): string {
@@ -160,5 +127,5 @@ export function daysFeed(owner: FeedOwner, tasks: readonly FeedTask[], today: Da
     event.updatePropertyWithValue("transp", "TRANSPARENT");
     root.addSubcomponent(event);
   }
-  return asText(root);
+  return calendarText(root);
 }

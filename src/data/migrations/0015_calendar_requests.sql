@@ -1,0 +1,1 @@
+ALTER TABLE "outgoing" ADD COLUMN "calendar" text;

@@ -1,0 +1,79 @@
+import { sql } from "drizzle-orm";
+import { perform } from "../acts/perform";
+import { readItipReply } from "../core/exchange/itip";
+import { readMime } from "../core/letters/mime";
+import type { Database } from "../data/engine/database";
+import { rowsOf } from "../data/rows";
+
+/** The calendar objects of a letter, as text. */
+async function calendarParts(db: Database, letterId: string): Promise<string[]> {
+  const [raw] = await rowsOf<{ bytes: Buffer }>(db, sql`select bytes from raw_letter where letter_id = ${letterId}`);
+  if (!raw) return [];
+  const mail = await readMime(raw.bytes);
+  return mail.attachments
+    .filter((part) => part.mimeType === "text/calendar" || part.mimeType === "application/ics")
+    .map(({ content }) =>
+      typeof content === "string" ? content : new TextDecoder().decode(new Uint8Array(content as ArrayBuffer)),
+    );
+}
+
+/**
+ * Does what a calendar program answers to a hand-over (RFC 5546 section 3.4.3), in the name of the owner: accepted, declined,
+ * delegated to a member, under way, completed. Only of the owner themselves, by a sender that is proved, and to the hand-over
+ * as it stands; everything else is a letter like others.
+ */
+export async function followCalendarAnswer(
+  db: Database,
+  letterId: string,
+  taskNumber: number,
+  isProved: boolean,
+  now: number,
+): Promise<void> {
+  if (!isProved) return;
+  const [task] = await rowsOf<{
+    id: string;
+    ownerId: string | null;
+    address: string | null;
+    links: number;
+    from: string;
+  }>(
+    db,
+    sql`select t.id, t.owner_id as "ownerId", p.address, jsonb_array_length(t.chain) as links, l.from_address as "from"
+      from task t left join person p on p.id = t.owner_id join letter l on l.id = ${letterId} where t.number = ${taskNumber} and l.automatic = 'calendar'`,
+  );
+  if (!task?.ownerId || task.address !== task.from) return;
+  const reply = (await calendarParts(db, letterId)).map(readItipReply).find((one) => one !== null);
+  if (!reply || reply.uid !== task.id || reply.attendee !== task.address) return;
+  // An answer to a hand-over that was followed by another one is no answer to that.
+  if (reply.sequence < Math.max(0, task.links - 1)) return;
+  const actor = { personId: task.ownerId, now };
+  const taskId = task.id;
+  const act = async (name: string, input: object) => {
+    const done = await perform(db, actor, name, { taskId, ...input }, `itip:${letterId}`);
+    // Its work is done: it need not be sorted by anybody.
+    if (done.ok)
+      await db.execute(
+        sql`update conversation set place = 'dealt with', outcome = 'filed by itself', dealt_at = ${new Date(now)} where place = 'sort' and id = (select conversation_id from letter where id = ${letterId})`,
+      );
+  };
+  const state = (to: string) => act("change task", { change: { field: "state", to }, was: null });
+  switch (reply.answer) {
+    case "accepted":
+      return void (await act("take on", {}));
+    case "declined":
+      return void (await act("hand back", { reason: reply.comment || "declined in a calendar program" }));
+    case "in-process":
+      return void (await state("under way"));
+    case "completed":
+      return void (await state("done"));
+    case "delegated": {
+      const [to] = await rowsOf<{ id: string }>(
+        db,
+        sql`select id from person where address = ${reply.delegatedTo ?? ""}`,
+      );
+      if (to) await act("hand over", { toIds: [to.id], note: reply.comment });
+      return;
+    }
+    case "needs-action":
+  }
+}
