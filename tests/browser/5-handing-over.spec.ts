@@ -95,3 +95,32 @@ test("handed back with a reason it is nobody's, and stands out until it has an o
   await suki.keyboard.press("u");
   await expect(sheet(suki)).toContainText("Suki Aldane");
 });
+
+test("what is given to somebody who looks elsewhere is a notice of their browser, once they asked for that", async ({
+  browser,
+}) => {
+  const oisin = await personAt(browser, "Oisin Marlowe", "/mail-about-tasks");
+  // A browser without a screen shows no notices: what would be shown is written down instead.
+  await oisin.addInitScript(() => {
+    const shown: string[] = [];
+    class Shown {
+      static permission = "granted";
+      onclick = null;
+      constructor(title: string, { body }: { body: string }) {
+        shown.push(`${title}: ${body}`);
+      }
+    }
+    Object.assign(window, { Notification: Shown, shown });
+    Object.defineProperty(document, "visibilityState", { get: () => "hidden" });
+  });
+  await oisin.reload();
+  await oisin.getByRole("checkbox", { name: /as a notice of this browser/ }).check();
+  const ines = await personAt(browser, "Ines Valdarno", "/tasks");
+  await ines.keyboard.press("a");
+  await ines.getByRole("textbox", { name: /A new task/ }).fill("Salt for the yard, for Oisin by Friday");
+  await ines.getByRole("textbox", { name: /A new task/ }).press("Enter");
+  await expect(ines.getByText(/Made as /)).toBeVisible();
+  await expect
+    .poll(() => oisin.evaluate(() => (window as unknown as { shown: string[] }).shown), { timeout: 8_000 })
+    .toEqual([expect.stringMatching(/^Salt for the yard \(\w+ \d+\): Ines Valdarno gave it to you$/)]);
+});

@@ -11,6 +11,7 @@ import { HouseProvider, LiveScreens } from "../parts/house";
 import { SaysProvider } from "../parts/says";
 import { MyMenu } from "./my-menu";
 import { Notices } from "./notices";
+import { useDesktopNotices } from "./use-desktop-notices";
 
 function figure(count: number): string {
   return count > MOST_COUNTED ? `${MOST_COUNTED}+` : String(count);
@@ -26,7 +27,9 @@ function useCounts(first: CountsView): CountsView {
 
 /** What one should hear, beside the line of stations. */
 function NewsOf({ first }: { first: CountsView }) {
-  return <Notices counts={useCounts(first)} />;
+  const counts = useCounts(first);
+  useDesktopNotices(counts.fresh);
+  return <Notices counts={counts} />;
 }
 
 /** The line of stations: the work in its order, each with how much is in it. */

@@ -1,7 +1,8 @@
 "use client";
 
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import type { NoticeMail } from "../../core/hearing/heard";
+import { areDesktopNoticesOn, turnDesktopNotices } from "../house/use-desktop-notices";
 import { ServerSaysNo, tell } from "../parts/client";
 import { useSay } from "../parts/says";
 
@@ -26,6 +27,13 @@ export function NoticeMailScreen({
   const [mail, setMail] = useState(first.mail);
   const [times, setTimes] = useState(first.times.join(", "));
   const say = useSay();
+  const [isShownHere, setShownHere] = useState(false);
+  useEffect(() => setShownHere(areDesktopNoticesOn()), []);
+  const showHere = async (on: boolean) => {
+    const isOn = await turnDesktopNotices(on);
+    setShownHere(isOn);
+    if (on && !isOn) say({ text: "This browser does not allow notices from here.", isFault: true });
+  };
   const save = async () => {
     try {
       await tell("/api/notice-mail", { mail, times: times.split(/[\s,;]+/).filter((time) => time !== "") });
@@ -79,6 +87,20 @@ export function NoticeMailScreen({
             Keep it so
           </button>
         </div>
+        <label className="flex gap-3 border-t border-hairline px-5 py-3">
+          <input
+            type="checkbox"
+            className="mt-1"
+            checked={isShownHere}
+            onChange={(event) => void showHere(event.target.checked)}
+          />
+          <span>
+            <b className="block">Show what is mine as a notice of this browser, too</b>
+            <span className="block text-[12.5px] text-soft">
+              While a page of Jam Kettle is open and you are looking elsewhere; on this machine alone.
+            </span>
+          </span>
+        </label>
       </form>
     </div>
   );
