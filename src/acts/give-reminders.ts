@@ -6,6 +6,7 @@ import { dayOf } from "../core/time/moment";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
 import { insertRows } from "../data/insert-rows";
+import { markChange } from "../data/queries/changes";
 import { theOrganisation } from "../data/queries/people";
 import { type InstantText, millis, rowsOf } from "../data/rows";
 import { notice } from "../data/schema";
@@ -90,6 +91,7 @@ export async function giveReminders(db: Database, now: number): Promise<number> 
       }),
     );
     await tx.execute(sql`update reminder_clock set up_to = ${new Date(now)} where id = 1`);
+    if (due.length > 0) await markChange(tx);
     return due.length;
   });
   if (given > 0) tellScreens();

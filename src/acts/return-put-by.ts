@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import type { Database } from "../data/engine/database";
+import { markChange } from "../data/queries/changes";
 import { rowsOf } from "../data/rows";
 import { tellScreens } from "./tell-screens";
 
@@ -20,6 +21,9 @@ export async function returnPutBy(db: Database, now: number): Promise<number> {
     sql`update task set put_until = null, returned_at = ${at} where put_until <= ${at} returning id`,
   );
   const count = conversations.length + tasks.length;
-  if (count > 0) tellScreens();
+  if (count > 0) {
+    await markChange(db);
+    tellScreens();
+  }
   return count;
 }

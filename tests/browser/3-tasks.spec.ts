@@ -141,3 +141,30 @@ test("a lost connection is said in a sentence, and what was typed is still there
   await line.press("Enter");
   await expect(page.getByText(/Made as /)).toBeVisible({ timeout: 10_000 });
 });
+
+test("what came while a page was on its way, before it heard of changes, is there once it does", async ({
+  page,
+  browser,
+}) => {
+  await comeInAs(page, "Suki Aldane", "/tasks?whose=mine");
+  let letThrough = () => {};
+  const held = new Promise<void>((resolve) => {
+    letThrough = resolve;
+  });
+  await page.route("**/api/live", async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.reload();
+  const list = page.getByRole("list", { name: "Tasks by day" });
+  await expect(list.getByRole("listitem").first()).toBeVisible();
+  const other = await (await browser.newContext()).newPage();
+  await comeInAs(other, "Ines Valdarno", "/tasks");
+  await other.keyboard.press("a");
+  await other.getByRole("textbox", { name: /A new task/ }).fill("Wax the bench, for Suki by today");
+  await other.getByRole("textbox", { name: /A new task/ }).press("Enter");
+  await expect(other.getByText(/Made as /)).toBeVisible();
+  await expect(list).not.toContainText("Wax the bench");
+  letThrough();
+  await expect(list).toContainText("Wax the bench", { timeout: 4_000 });
+});

@@ -167,7 +167,9 @@ test("what one's own letter asks and promises stands below its words, and what i
   await expect(page.getByRole("option", { name: /Ring the county about the road/ })).toHaveCount(0);
 });
 
-test("a supplier's promise is broken while three days go by, and chased by one of two", async ({ browser }) => {
+test("a supplier's promise is broken while three days go by, chased, answered with a new day, and kept", async ({
+  browser,
+}) => {
   test.setTimeout(200_000);
   const { room, ines, suki } = await roomAndTwo(browser);
   const hattie = (await room
@@ -212,4 +214,36 @@ test("a supplier's promise is broken while three days go by, and chased by one o
   await expect(room.getByText(/you wrote: “I will send you the ladder rungs tomorrow/).first()).toBeVisible({
     timeout: 20_000,
   });
+
+  await fromHattie("Re: Ladder rungs", "Sorry, the ladder rungs will be with you on Friday 4 December instead.");
+  await ines.goto("/sort");
+  await list(ines)
+    .getByRole("button", { name: /ladder rungs/i })
+    .first()
+    .click({ timeout: 20_000 });
+  await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
+  await ines.keyboard.press("Enter");
+  const path = `/tasks/${reference!.replace(" ", "-")}`;
+  await ines.goto(path);
+  const sheet = ines.getByRole("region", { name: `Task ${reference}` });
+  await expect(sheet).toContainText("Fri 4 Dec");
+
+  await fromHattie("Re: Ladder rungs", "The ladder rungs are on the lorry, you have them this morning. Done.");
+  await ines.goto("/sort");
+  await list(ines)
+    .getByRole("button", { name: /ladder rungs/i })
+    .first()
+    .click({ timeout: 20_000 });
+  await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
+  await ines.keyboard.press("Enter");
+  await ines.goto(path);
+  await expect(sheet.getByRole("button", { name: "State: done" })).toBeVisible();
+  // All of it can be read in what happened.
+  for (const words of [
+    "kept it from the letter, to wait for Hattie Quill",
+    "chased Hattie Quill",
+    "moved the due date",
+    "finished it",
+  ])
+    await expect(sheet.getByRole("region", { name: "What happened" })).toContainText(words);
 });

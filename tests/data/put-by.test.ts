@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { perform } from "@/acts/perform";
 import { returnPutBy } from "@/acts/return-put-by";
 import { takeIn } from "@/acts/take-in";
+import { lastChange } from "@/data/queries/changes";
 import { openItemsWith, reviewFor } from "@/data/queries/review";
 import { conversationFor, sortPage } from "@/data/queries/sort";
 import { tasksPage } from "@/data/queries/tasks";
@@ -51,7 +52,10 @@ describe.each(ENGINES)("on %s", (engine) => {
       [ids[1], NOW + 2 * HOUR],
     ]);
     expect(await returnPutBy(house.db, NOW + HOUR - 1)).toBe(0);
+    const mark = await lastChange(house.db);
     expect(await returnPutBy(house.db, NOW + HOUR)).toBe(1);
+    // Open screens hear of it, though nobody acted.
+    expect(await lastChange(house.db)).not.toBe(mark);
     expect(await returnPutBy(house.db, NOW + HOUR)).toBe(0);
     expect(await conversationFor(house.db, viewer(), ids[0]!)).toMatchObject({ place: "sort", returnedAt: NOW + HOUR });
     // The server was down for a day.

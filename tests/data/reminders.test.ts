@@ -2,6 +2,7 @@ import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { giveReminders } from "@/acts/give-reminders";
 import { perform } from "@/acts/perform";
+import { lastChange } from "@/data/queries/changes";
 import { noticesFor } from "@/data/queries/notices";
 import { taskSheet } from "@/data/queries/tasks";
 import { ENGINES, NOW, type TestHouse, testHouse } from "./test-house";
@@ -39,7 +40,9 @@ describe.each(ENGINES)("on %s", (engine) => {
     const { slug } = await make("Drawing", house.suki, "2026-11-26");
     await make("Nobody's", null, "2026-11-26");
     expect(await giveReminders(house.db, at("2026-11-25T07:59:59Z"))).toBe(0);
+    const mark = await lastChange(house.db);
     expect(await giveReminders(house.db, at("2026-11-25T08:00:10Z"))).toBe(1);
+    expect(await lastChange(house.db)).not.toBe(mark);
     expect(await reminded(house.ines)).toEqual(["Bolts is due Thu 26 Nov"]);
     // Suki's clock is five hours behind.
     expect(await giveReminders(house.db, at("2026-11-25T13:00:10Z"))).toBe(1);

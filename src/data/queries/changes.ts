@@ -10,3 +10,8 @@ export async function lastChange(db: Database): Promise<string> {
   );
   return row!.mark;
 }
+
+/** Makes the mark differ after what is neither an act nor an intake: what came back by itself, was reminded of, or was seen. */
+export async function markChange(db: Database): Promise<void> {
+  await db.execute(sql`update intake set count = count + 1 where id = 1`);
+}

@@ -9,6 +9,7 @@ import { MOST_COUNTED, type NoticesView } from "../../core/views/views";
 import type { Database } from "../engine/database";
 import { maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, rowsOf } from "../rows";
+import { markChange } from "./changes";
 import { team } from "./people";
 
 /** Notices in the list at the most. */
@@ -124,7 +125,10 @@ export async function seeNotices(
     taskNumber === null
       ? sql`at <= ${new Date(upTo)}`
       : sql`task_id = (select id from task where number = ${taskNumber})`;
-  await db.execute(
-    sql`update notice set seen_at = ${new Date(now)} where person_id = ${viewer.personId} and seen_at is null and ${which}`,
+  const seen = await rowsOf<{ id: string }>(
+    db,
+    sql`update notice set seen_at = ${new Date(now)} where person_id = ${viewer.personId} and seen_at is null and ${which} returning id`,
   );
+  // Other windows of the same person count them down too.
+  if (seen.length > 0) await markChange(db);
 }

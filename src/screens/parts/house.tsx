@@ -1,7 +1,8 @@
 "use client";
 
 import { useQueryClient } from "@tanstack/react-query";
-import { createContext, type ReactNode, useContext, useEffect, useState } from "react";
+import { usePathname } from "next/navigation";
+import { createContext, type ReactNode, useContext, useEffect, useRef, useState } from "react";
 import type { WorkingCalendar } from "../../core/time/day";
 import { dayOf, type Moment } from "../../core/time/moment";
 import type { HouseView } from "../../core/views/views";
@@ -41,20 +42,28 @@ export function useToday(): { now: Moment; today: string; calendar: WorkingCalen
   return { now, today: dayOf(now), calendar: house };
 }
 
-/** Keeps open screens fresh: what others do is asked for again as soon as the server says that something changed. */
+/**
+ * Keeps open screens fresh: what others do is asked for again as soon as the server says that something changed, and once
+ * when the connection stands or another station is opened, since something may have come while the page was on its way.
+ */
 export function LiveScreens() {
   const queries = useQueryClient();
+  const station = usePathname().split("/")[1];
+  const before = useRef(station);
+  useEffect(() => {
+    if (before.current !== station) void queries.invalidateQueries();
+    before.current = station;
+  }, [queries, station]);
   const [isLost, setIsLost] = useState(false);
   useEffect(() => {
     const source = new EventSource("/api/live");
     let lostTimer: ReturnType<typeof setTimeout> | undefined;
     source.addEventListener("changed", () => void queries.invalidateQueries());
+    // The server says from where on it tells of changes; everything before that is asked for here.
+    source.addEventListener("hello", () => void queries.invalidateQueries());
     source.addEventListener("open", () => {
       clearTimeout(lostTimer);
-      setIsLost((was) => {
-        if (was) void queries.invalidateQueries();
-        return false;
-      });
+      setIsLost(false);
     });
     source.addEventListener("error", () => {
       clearTimeout(lostTimer);
