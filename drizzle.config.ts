@@ -2,6 +2,12 @@ import { defineConfig } from "drizzle-kit";
 
 export default defineConfig({
   dialect: "postgresql",
-  schema: ["./src/data/schema.ts", "./src/data/schema-sign-in.ts", "./src/data/schema-post.ts"],
+  schema: [
+    "./src/data/schema.ts",
+    "./src/data/schema-sign-in.ts",
+    "./src/data/schema-post.ts",
+    "./src/data/schema-hearing.ts",
+    "./src/data/schema-history.ts",
+  ],
   out: "./src/data/migrations",
 });

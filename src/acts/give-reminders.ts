@@ -9,7 +9,7 @@ import { insertRows } from "../data/insert-rows";
 import { markChange } from "../data/queries/changes";
 import { theOrganisation } from "../data/queries/people";
 import { type InstantText, millis, rowsOf } from "../data/rows";
-import { notice } from "../data/schema";
+import { notice } from "../data/schema-hearing";
 import { tellScreens } from "./tell-screens";
 
 /** How far back reminders are still given after a long silence of the server. */

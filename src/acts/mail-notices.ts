@@ -9,7 +9,7 @@ import { taskAddress } from "../core/sorting/addresses";
 import type { Chain } from "../core/tasks/chain";
 import { dayOf } from "../core/time/moment";
 import { sayDay, sayDistance } from "../core/time/say-day";
-import type { NoticesView } from "../core/views/views";
+import type { NoticesView } from "../core/views/notices-view";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
 import { maySeeProject, maySeeTask } from "../data/need-to-know";

@@ -5,7 +5,7 @@ import { refusalWords } from "../core/tasks/refusal-words";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
 import { rowsOf } from "../data/rows";
-import { history } from "../data/schema";
+import { history } from "../data/schema-history";
 import type { Actor, AnyAct } from "./act";
 import { fromLetter, mayWrite } from "./deeds/address-acts";
 import { changeSlip, changeTask } from "./deeds/field-acts";

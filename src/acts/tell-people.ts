@@ -11,7 +11,7 @@ import { maySeeTask } from "../data/need-to-know";
 import { noteHeard } from "../data/queries/heard";
 import { team } from "../data/queries/people";
 import { rowsOf } from "../data/rows";
-import { notice } from "../data/schema";
+import { notice } from "../data/schema-hearing";
 import type { Actor } from "./act";
 import { rowAsValues } from "./write-rows";
 

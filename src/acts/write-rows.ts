@@ -2,7 +2,8 @@ import { eq, getTableColumns } from "drizzle-orm";
 import type { PgTable } from "drizzle-orm/pg-core";
 import type { Change, Changeable, RowValues, Write } from "../core/tasks/outcome";
 import type { Database } from "../data/engine/database";
-import { comment, conversation, letter, posted, reminder, slip, task, thread, workstream } from "../data/schema";
+import { comment, conversation, letter, slip, task, thread, workstream } from "../data/schema";
+import { posted, reminder } from "../data/schema-hearing";
 import { outgoing } from "../data/schema-post";
 
 const TABLES = {

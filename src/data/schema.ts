@@ -1,8 +1,6 @@
 import { sql } from "drizzle-orm";
 import {
   type AnyPgColumn,
-  bigint,
-  bigserial,
   boolean,
   check,
   customType,
@@ -19,11 +17,10 @@ import {
   uuid,
 } from "drizzle-orm/pg-core";
 import type { ChangeKind } from "../core/following/item";
-import type { Happening, Loudness, NoticeMail, Why } from "../core/hearing/heard";
+import type { NoticeMail } from "../core/hearing/heard";
 import type { Bounce, LetterFile, PassedOn, TextPart } from "../core/letters/letter";
 import type { Envelope, MayWrite, RemotePlace } from "../core/letters/ways";
 import type { Chain } from "../core/tasks/chain";
-import type { Change } from "../core/tasks/outcome";
 import type { Step } from "../core/tasks/steps";
 import type { CommentKind } from "../core/tasks/task";
 import { user } from "./schema-sign-in";
@@ -402,112 +399,3 @@ export const comment = pgTable(
   },
   (t) => [index("comment_task").on(t.taskId, t.at)],
 );
-
-/** Somebody who hears of a task without owning it or having given it; or who does not want to hear of it. */
-export const posted = pgTable(
-  "posted",
-  {
-    id: uuid("id").primaryKey(),
-    taskId: uuid("task_id")
-      .notNull()
-      .references(() => task.id, { onDelete: "cascade" }),
-    personId: uuid("person_id")
-      .notNull()
-      .references(() => person.id),
-    hears: boolean("hears").notNull(),
-  },
-  (t) => [uniqueIndex("posted_task").on(t.taskId, t.personId)],
-);
-
-/** A time at which somebody wants to be reminded of a task, set by themselves. */
-export const reminder = pgTable(
-  "reminder",
-  {
-    id: uuid("id").primaryKey(),
-    taskId: uuid("task_id")
-      .notNull()
-      .references(() => task.id, { onDelete: "cascade" }),
-    personId: uuid("person_id")
-      .notNull()
-      .references(() => person.id),
-    at: instant("at").notNull(),
-  },
-  (t) => [index("reminder_at").on(t.at), index("reminder_task").on(t.taskId)],
-);
-
-/** Up to which instant reminders (1) and digests (2) have been given; one row each. */
-export const reminderClock = pgTable("reminder_clock", {
-  id: integer("id").primaryKey(),
-  upTo: instant("up_to").notNull(),
-});
-
-/** What somebody is told of a task, and why: once for each entry of the history. */
-export const notice = pgTable(
-  "notice",
-  {
-    id: uuid("id").primaryKey(),
-    personId: uuid("person_id")
-      .notNull()
-      .references(() => person.id),
-    taskId: uuid("task_id")
-      .notNull()
-      .references(() => task.id, { onDelete: "cascade" }),
-    /** The history's entry that it tells of. */
-    entryId: uuid("entry_id").notNull(),
-    what: text("what").$type<Happening>().notNull(),
-    why: text("why").$type<Why>().notNull(),
-    loudness: text("loudness").$type<Loudness>().notNull(),
-    /** What a reminder says; null where the history's entry says it. */
-    words: text("words"),
-    at: instant("at").notNull(),
-    seenAt: instant("seen_at"),
-    /** When it went out by mail. */
-    mailedAt: instant("mailed_at"),
-    /** By which the link in that letter answers to a hand-over; null where there is nothing to answer. */
-    answerKey: text("answer_key").unique(),
-  },
-  (t) => [
-    uniqueIndex("notice_once").on(t.entryId, t.taskId, t.personId),
-    index("notice_person").on(t.personId, t.seenAt, t.at),
-    index("notice_task").on(t.taskId),
-    index("notice_unmailed").on(t.at).where(sql`mailed_at is null and seen_at is null`),
-  ],
-);
-
-/** What happened: append-only. One entry an act, with every row it changed, before and after. */
-export const history = pgTable(
-  "history",
-  {
-    seq: bigserial("seq", { mode: "number" }).primaryKey(),
-    id: uuid("id").notNull().unique(),
-    act: text("act").notNull(),
-    personId: uuid("person_id")
-      .notNull()
-      .references(() => person.id),
-    at: instant("at").notNull(),
-    changes: jsonb("changes").$type<Change[]>().notNull(),
-    /** Ids of the tasks and conversations it touched, for "what happened" and for open screens. */
-    about: jsonb("about").$type<string[]>().notNull(),
-    /** The entry that this one takes back. */
-    undoes: bigint("undoes", { mode: "number" }),
-    /** The caller's key: an act that arrives twice happens once. */
-    key: text("key").unique(),
-  },
-  (t) => [
-    index("history_about").using("gin", t.about),
-    index("history_person").on(t.personId, t.seq),
-    index("history_undoes").on(t.undoes),
-  ],
-);
-
-/** Numbers of references, handed out one after the other; one row. */
-export const referenceCounter = pgTable("reference_counter", {
-  id: integer("id").primaryKey(),
-  last: integer("last").notNull(),
-});
-
-/** Letters that came since, told to open screens of every process: one row, raised at each intake. */
-export const intake = pgTable("intake", {
-  id: integer("id").primaryKey(),
-  count: integer("count").notNull(),
-});

@@ -71,7 +71,9 @@ export function whoHears(happened: Happened): Heard[] {
       tell(before.ownerId, "taken away", "had it", "at once");
       // The next of a series is with whoever had the one before: nothing was passed on.
       const isNext = before.ownerId === null && before.chain.length === 0 && after.ownerId === actorId;
-      if (!isNext) for (const giver of givers) tell(giver, "passed on", "handed it over", "later");
+      // Who gave it before and is out of the chain now hears of that too.
+      const all = [...givers, ...giversIn(before)];
+      if (!isNext) for (const giver of all) tell(giver, "passed on", "handed it over", "later");
     }
   } else {
     const [was, is] = [linkToOwner(before), linkToOwner(after)];

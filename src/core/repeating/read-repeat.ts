@@ -1,3 +1,4 @@
+import { countOf } from "../time/date-rule";
 import { findDates } from "../time/dates-in-words";
 import { type Day, monthEnd, type WorkingCalendar } from "../time/day";
 import { dayOf, type Moment } from "../time/moment";
@@ -7,25 +8,6 @@ const DAYS = ["MO", "TU", "WE", "TH", "FR", "SA", "SU"] as const;
 const DAY_WORDS =
   "mon(?:days?)?|tue(?:s|sdays?)?|wed(?:nesdays?)?|thu(?:r|rs|rsdays?)?|fri(?:days?)?|sat(?:urdays?)?|sun(?:days?)?";
 const MONTHS = ["jan", "feb", "mar", "apr", "may", "jun", "jul", "aug", "sep", "oct", "nov", "dec"];
-const NUMBERS: Readonly<Record<string, number>> = {
-  a: 1,
-  an: 1,
-  one: 1,
-  two: 2,
-  three: 3,
-  four: 4,
-  five: 5,
-  six: 6,
-  seven: 7,
-  eight: 8,
-  nine: 9,
-  ten: 10,
-  twelve: 12,
-  other: 2,
-  second: 2,
-  third: 3,
-  fourth: 4,
-};
 const NTH: Readonly<Record<string, number>> = {
   first: 1,
   "1st": 1,
@@ -54,7 +36,7 @@ function dayCode(word: string): string {
 
 function numberOf(word: string | undefined): number {
   if (!word) return 1;
-  return NUMBERS[word.toLowerCase()] ?? Number.parseInt(word, 10);
+  return countOf(word);
 }
 
 /** Days of a month in its longest year. */

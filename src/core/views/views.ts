@@ -1,5 +1,5 @@
 import type { ChangeKind } from "../following/item";
-import type { Happening, Loudness, Why } from "../hearing/heard";
+import type { Loudness, Why } from "../hearing/heard";
 import type { LetterFile, PassedOn, TextPart } from "../letters/letter";
 import type { OutgoingState } from "../letters/outgoing";
 import type { MayWrite } from "../letters/ways";
@@ -377,36 +377,6 @@ export interface FoundView {
     readonly firm: string | null;
     readonly isTeam: boolean;
   }[];
-}
-
-/** What somebody is told, the newest first. */
-export interface NoticesView {
-  /** How many they have not seen yet. */
-  readonly fresh: number;
-  readonly notices: readonly {
-    readonly id: string;
-    readonly slug: string;
-    readonly reference: string;
-    readonly title: string;
-    readonly what: Happening;
-    readonly why: Why;
-    readonly loudness: Loudness;
-    /** Who did it: of the team, or whoever wrote the letter. */
-    readonly by: { readonly name: string; readonly initials: string; readonly isTeam: boolean };
-    readonly words: string;
-    readonly at: number;
-    readonly isFresh: boolean;
-  }[];
-}
-
-/** What each of the team has on hand, to see before something is given to them. */
-export interface LoadView {
-  readonly personId: string;
-  /** Open tasks due up to the day that was asked about, and how many of them are late. */
-  readonly dueBy: number;
-  readonly late: number;
-  /** All of their open tasks. */
-  readonly all: number;
 }
 
 /** Somebody outside, and every letter to and from them. */

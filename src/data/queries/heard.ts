@@ -4,7 +4,7 @@ import { newId } from "../ids";
 import { insertRows } from "../insert-rows";
 import type { Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";
-import { notice } from "../schema";
+import { notice } from "../schema-hearing";
 
 /**
  * Keeps when the last word of the other side came, from which silence counts: of a wait the newest letter of whoever owes it

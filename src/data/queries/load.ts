@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import type { Day } from "../../core/time/day";
-import type { LoadView } from "../../core/views/views";
+import type { LoadView } from "../../core/views/notices-view";
 import type { Database } from "../engine/database";
 import { maySeeTask, type Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";

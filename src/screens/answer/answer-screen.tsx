@@ -81,22 +81,17 @@ export function AnswerScreen({ link, answerKey }: { link: Answerable | null; ans
                   <button type="button" className="btn" disabled={isBusy} onClick={() => void answer("take on")}>
                     Take on
                   </button>
-                  <button
-                    type="button"
-                    className="btn is-line"
-                    disabled={isBusy || words.trim() === ""}
-                    onClick={() => void answer("hand back")}
-                  >
-                    Hand back
-                  </button>
-                  <button
-                    type="button"
-                    className="btn is-line"
-                    disabled={isBusy || words.trim() === ""}
-                    onClick={() => void answer("ask back")}
-                  >
-                    Ask
-                  </button>
+                  {(["hand back", "ask back"] as const).map((act) => (
+                    <button
+                      key={act}
+                      type="button"
+                      className="btn is-line"
+                      disabled={isBusy || words.trim() === ""}
+                      onClick={() => void answer(act)}
+                    >
+                      {act === "hand back" ? "Hand back" : "Ask"}
+                    </button>
+                  ))}
                 </div>
               </>
             )}

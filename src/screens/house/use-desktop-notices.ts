@@ -1,7 +1,7 @@
 "use client";
 
 import { useEffect, useRef } from "react";
-import type { NoticesView } from "../../core/views/views";
+import type { NoticesView } from "../../core/views/notices-view";
 import { ask } from "../parts/client";
 
 const PLACE = "notices of the browser";

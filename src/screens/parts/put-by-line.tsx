@@ -3,6 +3,7 @@
 import { readPutBy } from "../../core/tasks/read-put-by";
 import { dayOf } from "../../core/time/moment";
 import { sayDistance, sayMomentFully } from "../../core/time/say-day";
+import { AskedLine } from "./asked-line";
 import { useHouse, useToday } from "./house";
 import { useDraft } from "./use-draft";
 
@@ -36,42 +37,26 @@ export function PutByLine(props: {
         : read.kind === "until"
           ? `${isPast ? "That is past: " : isMoment ? "" : "Back "}${sayMomentFully(read.at, now.zone, now)}, ${sayDistance(dayOf({ at: read.at, zone: now.zone }), today, calendar)}${isPast || isMoment ? "" : ", or when somebody writes in it"}.`
           : "No day is named here.";
+  const isReady = (read.kind === "shelf" && !isMoment) || (read.kind === "until" && !isPast);
   return (
-    <section className="rounded-[13px] border border-act bg-pan p-3" aria-label={props.label ?? "Put by"}>
-      <div className="flex flex-wrap gap-2">
-        <input
-          autoFocus
-          className="field min-w-0 flex-1 font-semibold"
-          aria-label={props.label ?? "Put by until when"}
-          placeholder="thursday"
-          value={line}
-          onChange={(event) => setLine(event.target.value)}
-          onKeyDown={(event) => {
-            if (event.key === "Enter") {
-              if (read.kind === "shelf" && !isMoment) void put(null);
-              else if (read.kind === "until" && !isPast) void put(read.at);
-            }
-            if (event.key === "Escape") {
-              event.stopPropagation();
-              props.onClose();
-            }
-          }}
-        />
-        <button
-          type="button"
-          className="btn is-small"
-          disabled={read.kind === "not understood" || isPast || line.trim() === ""}
-          onClick={() => void put(read.kind === "until" ? read.at : null)}
-        >
-          {props.does ?? "Put by"}
-        </button>
-        {!isMoment && (
+    <AskedLine
+      name={props.label ?? "Put by"}
+      label={props.label ?? "Put by until when"}
+      placeholder="thursday"
+      line={line}
+      onLine={setLine}
+      does={props.does ?? "Put by"}
+      isReady={isReady}
+      onDo={() => void put(read.kind === "until" ? read.at : null)}
+      onClose={props.onClose}
+      more={
+        !isMoment && (
           <button type="button" className="btn is-small is-line" onClick={() => void put(null)}>
             On the shelf
           </button>
-        )}
-      </div>
-      <p className="mt-1.5 border-l border-act pl-2 text-[12.5px] text-soft">{words}</p>
-    </section>
+        )
+      }
+      words={words}
+    />
   );
 }

@@ -173,7 +173,15 @@ function OpenBoard({
         handing={
           handingId === slip.id ? (
             <HandOver
-              task={{ id: slip.id, title: slip.title, due: slip.due, owner: null, chain: [] }}
+              task={{
+                id: slip.id,
+                title: slip.title,
+                due: slip.due,
+                owner: null,
+                chain: [],
+                projectId: slip.projectId ?? conversation.projectId,
+                quiet: [],
+              }}
               onAsk={null}
               onHand={(hand) => acts.handOver(slip, hand)}
               onClose={() => setHanding(null)}

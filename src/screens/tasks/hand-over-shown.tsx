@@ -1,10 +1,13 @@
 "use client";
 
 import { useQuery } from "@tanstack/react-query";
-import { type Chain, giversIn } from "../../core/tasks/chain";
+import type { Happening } from "../../core/hearing/heard";
+import { willHear } from "../../core/hearing/will-hear";
+import type { Chain } from "../../core/tasks/chain";
 import type { ReadHandOver } from "../../core/tasks/read-hand-over";
 import { sayDay } from "../../core/time/say-day";
-import type { DueView, LoadView, PersonView } from "../../core/views/views";
+import type { LoadView } from "../../core/views/notices-view";
+import type { DueView, PersonView } from "../../core/views/views";
 import { ask } from "../parts/client";
 import { useHouse, useToday } from "../parts/house";
 import { Loud } from "../parts/loud";
@@ -16,6 +19,9 @@ export interface Handed {
   readonly due: DueView | null;
   readonly owner: PersonView | null;
   readonly chain: Chain;
+  readonly projectId: string | null;
+  /** Those who do not want to hear of it. */
+  readonly quiet: readonly string[];
 }
 
 function loadWords(load: LoadView | undefined): string {
@@ -71,28 +77,34 @@ export function Loads({
   );
 }
 
+const WHAT: Readonly<Partial<Record<Happening, string>>> = {
+  given: "will own it",
+  "taken away": "has it now, and no longer then",
+  named: "named in the note",
+};
+
 /** Who will hear of the hand-over before it happens, and why. */
-export function WillHear({ task, to }: { task: Handed; to: readonly PersonView[] }) {
-  const { team, me } = useHouse();
-  const nameOf = (id: string) => team.find((person) => person.id === id)?.name ?? "somebody";
-  const rows: { name: string; why: string; when: string; arcs: number }[] = to.map((person) => ({
-    name: person.name,
-    why: "will own it",
-    when: "at once",
-    arcs: 3,
-  }));
-  if (task.owner && task.owner.id !== me.id && !to.some((person) => person.id === task.owner?.id))
-    rows.push({ name: task.owner.name, why: "has it now", when: "at once: taken away", arcs: 3 });
-  for (const id of new Set(giversIn({ ownerId: null, chain: task.chain })))
-    if (id !== me.id && !to.some((person) => person.id === id) && id !== task.owner?.id)
-      rows.push({ name: nameOf(id), why: "handed it over", when: "with the digest", arcs: 1 });
+export function WillHear({ task, toIds, note }: { task: Handed; toIds: readonly string[]; note: string }) {
+  const { team, me, projects } = useHouse();
+  const members = projects.find((project) => project.id === task.projectId)?.members ?? null;
+  const heard = willHear({
+    holding: { ownerId: task.owner?.id ?? null, chain: task.chain },
+    actorId: me.id,
+    toIds,
+    note,
+    quiet: task.quiet,
+    mayHear: members === null ? team : team.filter((person) => members.includes(person.id)),
+  });
   return (
     <ul className="mt-1 text-[13px]">
-      {rows.map((row) => (
-        <li key={row.name} className="flex items-center gap-2 px-1 py-[3px]">
-          <Loud arcs={row.arcs} />
-          <b>{row.name}</b> <span className="text-soft">{row.why}</span>
-          <span className="ml-auto text-[12px] text-soft">{row.when}</span>
+      {heard.map((one) => (
+        <li key={one.personId} className="flex items-center gap-2 px-1 py-[3px]">
+          <Loud arcs={one.loudness === "at once" ? 3 : 1} />
+          <b>{team.find((person) => person.id === one.personId)?.name ?? "Somebody"}</b>{" "}
+          <span className="text-soft">{WHAT[one.what] ?? one.why}</span>
+          <span className="ml-auto text-[12px] text-soft">
+            {one.loudness === "at once" ? "at once" : "with the digest"}
+          </span>
         </li>
       ))}
       <li className="flex items-center gap-2 px-1 py-[3px]">

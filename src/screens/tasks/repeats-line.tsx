@@ -5,6 +5,7 @@ import { nextDay } from "../../core/repeating/rule";
 import { sayRepeat } from "../../core/repeating/say-repeat";
 import { sayDay } from "../../core/time/say-day";
 import type { TaskRow } from "../../core/views/views";
+import { AskedLine } from "../parts/asked-line";
 import { useHouse, useToday } from "../parts/house";
 import { useDraft } from "../parts/use-draft";
 
@@ -46,38 +47,24 @@ export function RepeatsLine(props: {
           ? `${sayRepeat(read.rule)}: the next one is made when this one is finished.`
           : `${sayRepeat(read.rule)}: next ${days.map((day) => sayDay(day, today)).join(", ")}. Each is made when the one before is finished.`;
   return (
-    <section className="rounded-[13px] border border-act bg-pan p-3" aria-label="Repeats">
-      <div className="flex flex-wrap gap-2">
-        <input
-          autoFocus
-          className="field min-w-0 flex-1 font-semibold"
-          aria-label="How it repeats"
-          placeholder="every first Monday"
-          value={line}
-          onChange={(event) => setLine(event.target.value)}
-          onKeyDown={(event) => {
-            if (event.key === "Enter" && read?.ok) void save(read.rule);
-            if (event.key === "Escape") {
-              event.stopPropagation();
-              props.onClose();
-            }
-          }}
-        />
-        <button
-          type="button"
-          className="btn is-small"
-          disabled={!read?.ok}
-          onClick={() => read?.ok && void save(read.rule)}
-        >
-          Repeat
-        </button>
-        {task.repeats !== null && (
+    <AskedLine
+      name="Repeats"
+      label="How it repeats"
+      placeholder="every first Monday"
+      line={line}
+      onLine={setLine}
+      does="Repeat"
+      isReady={read?.ok === true}
+      onDo={() => read?.ok && void save(read.rule)}
+      onClose={props.onClose}
+      more={
+        task.repeats !== null && (
           <button type="button" className="btn is-small is-line" onClick={() => void save(null)}>
             Not any more
           </button>
-        )}
-      </div>
-      <p className="mt-1.5 border-l border-act pl-2 text-[12.5px] text-soft">{words}</p>
-    </section>
+        )
+      }
+      words={words}
+    />
   );
 }

@@ -17,7 +17,8 @@ import { groupByDay, groupByPerson } from "./day-groups";
 import { NewTask } from "./new-task";
 import { TaskList } from "./task-list";
 import type { RowField } from "./task-row";
-import { type TaskField, TaskSheetView } from "./task-sheet";
+import { TaskSheetView } from "./task-sheet";
+import type { TaskField } from "./task-sheet-props";
 import { TaskWriting } from "./task-writing";
 import {
   askAheadForSheet,

@@ -57,7 +57,7 @@ export function useHanding(
       {what === "hand over" ? (
         <div className="mx-[18px] mt-3">
           <HandOver
-            task={task}
+            task={{ ...task, quiet: sheet.hears.filter((one) => one.loudness === "not").map((one) => one.personId) }}
             onClose={close}
             onAsk={({ to, text, due }) =>
               run(
