@@ -1,6 +1,6 @@
 import crypto from "node:crypto";
 import { sql } from "drizzle-orm";
-import { itipRequest } from "../core/exchange/itip";
+import { itipRequest, sequenceOf } from "../core/exchange/itip";
 import { isDigestDue } from "../core/hearing/digest-times";
 import type { Happening, Loudness, NoticeMail, Why } from "../core/hearing/heard";
 import { digestLetter, type MailedTask, noticeLetter } from "../core/hearing/notice-letter";
@@ -126,10 +126,11 @@ async function calendarRequest(
     dueTime: string | null;
     dueZone: string | null;
     chain: Chain;
+    createdAt: InstantText;
     giver: string | null;
   }>(
     db,
-    sql`select t.priority, t.due_day::text as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.chain, (select name from person where id = (t.chain->-1->>'by')::uuid) as giver
+    sql`select t.priority, t.due_day::text as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.chain, t.created_at as "createdAt", (select name from person where id = (t.chain->-1->>'by')::uuid) as giver
       from task t where t.id = ${task.taskId}`,
   );
   if (!row) return null;
@@ -141,7 +142,7 @@ async function calendarRequest(
       due: row.dueDay ? { day: row.dueDay, time: row.dueTime, zone: row.dueZone ?? "UTC" } : null,
       priority: row.priority,
       link: task.link,
-      sequence: Math.max(0, row.chain.length - 1),
+      sequence: sequenceOf(row.chain, millis(row.createdAt)),
     },
     { name: row.giver ?? "", address: taskAddress(task.slug, domain) },
     { name: member.name, address: member.address },

@@ -1,9 +1,10 @@
 import { sql } from "drizzle-orm";
 import { perform } from "../acts/perform";
-import { readItipReply } from "../core/exchange/itip";
+import { readItipReply, sequenceOf } from "../core/exchange/itip";
 import { readMime } from "../core/letters/mime";
+import type { Chain } from "../core/tasks/chain";
 import type { Database } from "../data/engine/database";
-import { rowsOf } from "../data/rows";
+import { type InstantText, millis, rowsOf } from "../data/rows";
 
 /** The calendar objects of a letter, as text. */
 async function calendarParts(db: Database, letterId: string): Promise<string[]> {
@@ -34,18 +35,19 @@ export async function followCalendarAnswer(
     id: string;
     ownerId: string | null;
     address: string | null;
-    links: number;
+    chain: Chain;
+    createdAt: InstantText;
     from: string;
   }>(
     db,
-    sql`select t.id, t.owner_id as "ownerId", p.address, jsonb_array_length(t.chain) as links, l.from_address as "from"
+    sql`select t.id, t.owner_id as "ownerId", p.address, t.chain, t.created_at as "createdAt", l.from_address as "from"
       from task t left join person p on p.id = t.owner_id join letter l on l.id = ${letterId} where t.number = ${taskNumber} and l.automatic = 'calendar'`,
   );
   if (!task?.ownerId || task.address !== task.from) return;
   const reply = (await calendarParts(db, letterId)).map(readItipReply).find((one) => one !== null);
   if (!reply || reply.uid !== task.id || reply.attendee !== task.address) return;
   // An answer to a hand-over that was followed by another one is no answer to that.
-  if (reply.sequence < Math.max(0, task.links - 1)) return;
+  if (reply.sequence < sequenceOf(task.chain, millis(task.createdAt))) return;
   const actor = { personId: task.ownerId, now };
   const taskId = task.id;
   const act = async (name: string, input: object) => {

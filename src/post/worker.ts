@@ -69,7 +69,9 @@ export function startReturns(db: Database, now: () => number, base: string | nul
       .then(() => (isStopped || base === null ? 0 : mailNotices(db, base, now())))
       .catch((error) => {
         if (!isStopped)
-          process.stderr.write(`What was put by and reminders could not be looked through: ${String(error)}\n`);
+          process.stderr.write(
+            `What comes back, reminders and notices could not be looked through: ${String(error)}\n`,
+          );
       });
   };
   const timer = setInterval(look, RETURNS_MS);

@@ -321,6 +321,18 @@ describe("addresses of tasks and workstreams", () => {
     expect((await taskSheet(house.db, { personId: house.ines }, Number(slug.split("-")[1])))?.task.state).toBe(
       "to begin",
     );
+    // Given to them again a day later: what their program still says of the first hand-over is no answer to that.
+    const again = { taskId: id, toIds: [house.suki], note: "" };
+    await perform(house.db, { personId: house.ines, now: NOW + 86_400_000 }, "hand over", again);
+    await answer(suki, suki, "ACCEPTED", ["SEQUENCE:0"]);
+    expect(await chain()).toMatchObject([{ answer: "needs-action" }]);
+    await answer(suki, suki, "DELEGATED", ["SEQUENCE:86400"]);
+    expect(await chain()).toMatchObject([{ answer: "needs-action" }]);
+    await answer(suki, suki, "IN-PROCESS", ["SEQUENCE:86400"]);
+    expect(await chain()).toMatchObject([{ answer: "accepted" }]);
+    expect((await taskSheet(house.db, { personId: house.ines }, Number(slug.split("-")[1])))?.task.state).toBe(
+      "under way",
+    );
   });
 
   test("a wrong fruit reaches no task", async () => {

@@ -7,11 +7,13 @@ import { SLIP_KINDS } from "../../core/reading/slip";
 import { type WriteBackFacts, writeBack } from "../../core/tasks/decisions/write-back";
 import { invalid } from "../../core/tasks/outcome";
 import type { Owner, TaskState } from "../../core/tasks/task";
+import { dayOf } from "../../core/time/moment";
 import { isMachinesAddress } from "../../core/waiting/machines-address";
 import type { Database } from "../../data/engine/database";
 import { newId } from "../../data/ids";
 import { chasedLately } from "../../data/queries/chases";
 import { rawLetterFor } from "../../data/queries/letters";
+import { theOrganisation } from "../../data/queries/people";
 import { rowsOf } from "../../data/rows";
 import { correspondent } from "../../data/schema";
 import { type Actor, define } from "../act";
@@ -185,6 +187,7 @@ export const write = define({
       answers,
       conversation,
       chased: input.chases ? await chasedFacts(db, people, actor.now) : [],
+      today: dayOf({ at: actor.now, zone: (await theOrganisation(db))?.zone ?? "UTC" }),
       chasedBy: input.chases && input.taskId ? await chasedBy(db, actor, input.taskId) : null,
       written: owners.map((owner, i) => ({ id: ids[i]!, number: numbers[i]!, owner })),
       task: task && {

@@ -1,5 +1,6 @@
 import ICAL from "ical.js";
 import type { Priority } from "../reading/slip";
+import type { Chain } from "../tasks/chain";
 import type { Day } from "../time/day";
 import { instantOf } from "../time/moment";
 import { calendarText, PRIORITY_VALUES } from "./calendar-text";
@@ -22,6 +23,15 @@ export interface ItipTask {
   readonly link: string;
   /** Grows with every hand-over (RFC 5546 section 2.1.4). */
   readonly sequence: number;
+}
+
+/**
+ * SEQUENCE of a hand-over: the seconds from the making of the task to its last hand-over, so that each is greater than the one
+ * before, also where it goes to the same person again.
+ */
+export function sequenceOf(chain: Chain, createdAt: number): number {
+  const last = chain.at(-1);
+  return last ? Math.max(0, Math.floor((Date.parse(last.at) - createdAt) / 1000)) : 0;
 }
 
 function party(name: "organizer" | "attendee", { name: cn, address }: Party, more: Record<string, string> = {}) {

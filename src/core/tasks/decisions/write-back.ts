@@ -1,6 +1,7 @@
 import type { Correspondent } from "../../letters/letter";
 import { TAKE_BACK_MS } from "../../letters/outgoing";
 import { tidyLetter, type WrittenLetter } from "../../letters/to-send";
+import type { Day } from "../../time/day";
 import { sayDay } from "../../time/say-day";
 import { MOST_CHASES_A_WEEK } from "../../waiting/next-step";
 import { invalid, type Outcome, type Write } from "../outcome";
@@ -36,6 +37,8 @@ export interface WriteBackFacts {
     readonly awayUntil: string | null;
     readonly thisWeek: number;
   }[];
+  /** The organisation's day. */
+  readonly today: Day;
   /** Who has chased about the task within a day, and has not taken it back. */
   readonly chasedBy: string | null;
   readonly task: {
@@ -75,15 +78,15 @@ function referencesOf(answers: WriteBackFacts["answers"]): string[] {
 }
 
 /** Why nobody is chased now: a machine, somebody who is away, too often within a week. A plain letter may still be written. */
-function mayNotChase({ chased, chasedBy, task }: WriteBackFacts, now: string): string | null {
+function mayNotChase({ chased, chasedBy, task, today }: WriteBackFacts): string | null {
   if (!task) return "A chase is about a task. Nothing was sent.";
   if (task.state === "done" || task.state === "called off")
     return `The task is ${task.state} already. Nothing was sent.`;
   if (chasedBy) return `${chasedBy} chased about this within a day already. Nothing was sent twice.`;
   for (const one of chased) {
     if (one.isMachine) return `${one.name} is a machine’s address; nobody reads there. Nothing was sent.`;
-    if (one.awayUntil && one.awayUntil > now.slice(0, 10))
-      return `${one.name} is away until ${sayDay(one.awayUntil, now.slice(0, 10))}. Nothing was sent; it can be chased then.`;
+    if (one.awayUntil && one.awayUntil > today)
+      return `${one.name} is away until ${sayDay(one.awayUntil, today)}. Nothing was sent; it can be chased then.`;
     if (one.thisWeek >= MOST_CHASES_A_WEEK)
       return `${one.name} was chased ${one.thisWeek} times in five working days already. Nothing was sent; ring them, or wait until tomorrow.`;
   }
@@ -102,7 +105,7 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
   const tidy = tidyLetter(input);
   if (!tidy.ok) return invalid(tidy.why);
   const { letter } = tidy;
-  const noChase = input.chases ? mayNotChase(facts, now) : null;
+  const noChase = input.chases ? mayNotChase(facts) : null;
   if (noChase) return invalid(noChase);
   if (facts.fileBytes > MOST_FILE_BYTES)
     return invalid(
