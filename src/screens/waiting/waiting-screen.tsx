@@ -131,18 +131,17 @@ export function WaitingScreen(props: {
     hasMore: waiting.hasNextPage && !waiting.isFetchingNextPage,
     onMore: () => void waiting.fetchNextPage(),
   });
-  const outsideHere = useMemo(
-    () => [
-      ...new Map(rows.flatMap((row) => (row.isOutside && row.from ? [[row.from.id, row.from] as const] : []))).values(),
-    ],
-    [rows],
-  );
+  // Who owes us something first; then whoever else is known, since not every row is here yet.
+  const peopleOutside = useMemo(() => {
+    const owing = rows.flatMap((row) => (row.isOutside && row.from ? [row.from] : []));
+    return [...new Map([...owing, ...props.outside].map((one) => [one.id, one] as const)).values()];
+  }, [rows, props.outside]);
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_342px] gap-[14px] px-4 pb-4 pt-[14px] max-lg:grid-cols-[minmax(0,1fr)_300px] max-sm:flex max-sm:flex-col max-sm:gap-2 max-sm:overflow-y-auto max-sm:p-2">
       <section className="pan flex min-h-0 flex-col max-sm:min-h-[60dvh]" aria-label="The list">
         <div className="flex min-h-[52px] flex-none flex-wrap items-center gap-x-4 gap-y-1 border-b border-hairline py-2 pl-4 pr-[10px]">
           <h1 className="text-[20px] tracking-[-.014em]">Who owes us what</h1>
-          <WaitingSentence look={look} outside={outsideHere} onLook={changeLook} />
+          <WaitingSentence look={look} outside={peopleOutside} onLook={changeLook} />
           <span className="ml-auto text-[12px] text-soft">
             <b className="text-ink">{figure(figures.all)}</b>, {figure(figures.outside)} from outside
             {figures.over > 0 && (

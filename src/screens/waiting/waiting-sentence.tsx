@@ -20,7 +20,7 @@ const ORDER: Readonly<Record<WaitingLook["order"], string>> = {
 /** What Waiting shows, in one sentence whose words can be changed. */
 export function WaitingSentence(props: {
   readonly look: WaitingLook;
-  /** People outside who are in the list, to look at one of them alone. */
+  /** People outside, who owe us something first, to look at one of them alone. */
   readonly outside: readonly { readonly id: string; readonly name: string }[];
   readonly onLook: (look: WaitingLook) => void;
 }) {
