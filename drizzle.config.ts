@@ -7,6 +7,7 @@ export default defineConfig({
     "./src/data/schema-sign-in.ts",
     "./src/data/schema-post.ts",
     "./src/data/schema-hearing.ts",
+    "./src/data/schema-days.ts",
     "./src/data/schema-history.ts",
   ],
   out: "./src/data/migrations",

@@ -5,7 +5,7 @@ import { benchHouse } from "./house";
 import { quantile, say, timed } from "./measure";
 
 const RUNS = 40;
-const LOOK: WaitingLook = { from: "anybody", personId: null, projectId: null, isMine: false, order: "silence" };
+const LOOK: WaitingLook = { from: "anybody", personId: null, projectId: null, forId: null, order: "silence" };
 const NOW = {
   at: Date.parse("2026-11-24T11:20:00Z"),
   zone: "Europe/London",

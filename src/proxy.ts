@@ -17,6 +17,8 @@ export const config = {
     "/people/:path*",
     "/waiting",
     "/review",
+    "/round",
+    "/cover",
     "/calendar",
     "/mail-about-tasks",
   ],

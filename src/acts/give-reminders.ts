@@ -8,6 +8,7 @@ import { newId } from "../data/ids";
 import { insertRows } from "../data/insert-rows";
 import { markChange } from "../data/queries/changes";
 import { theOrganisation } from "../data/queries/people";
+import { tellCovers } from "../data/queries/told-covers";
 import { type InstantText, millis, rowsOf } from "../data/rows";
 import { notice } from "../data/schema-hearing";
 import { tellScreens } from "./tell-screens";
@@ -71,24 +72,27 @@ export async function giveReminders(db: Database, now: number): Promise<number> 
     if (now <= from) return 0;
     const tasks = await remindedTasks(tx, from, now, organisation.zone);
     const due = lastOfEach(remindersBetween(tasks, from, now, organisation));
-    await insertRows(
+    const rows = due.map((one) => {
+      const task = tasks.find((each) => each.id === one.taskId)!;
+      const zone = task.owner?.personId === one.personId ? task.owner.zone : organisation.zone;
+      return {
+        id: newId(now),
+        personId: one.personId,
+        taskId: one.taskId,
+        entryId: newId(now),
+        what: "reminder" as const,
+        why: one.of === "own time" ? ("wanted to be reminded" as const) : ("owns it" as const),
+        loudness: "at once" as const,
+        words: reminderWords(task.due, one.at, { at: now, zone }),
+        at: new Date(now),
+      };
+    });
+    await insertRows(tx, notice, rows);
+    await tellCovers(
       tx,
-      notice,
-      due.map((one) => {
-        const task = tasks.find((each) => each.id === one.taskId)!;
-        const zone = task.owner?.personId === one.personId ? task.owner.zone : organisation.zone;
-        return {
-          id: newId(now),
-          personId: one.personId,
-          taskId: one.taskId,
-          entryId: newId(now),
-          what: "reminder" as const,
-          why: one.of === "own time" ? ("wanted to be reminded" as const) : ("owns it" as const),
-          loudness: "at once" as const,
-          words: reminderWords(task.due, one.at, { at: now, zone }),
-          at: new Date(now),
-        };
-      }),
+      rows.map((row) => row.entryId),
+      "",
+      now,
     );
     await tx.execute(sql`update reminder_clock set up_to = ${new Date(now)} where id = 1`);
     if (due.length > 0) await markChange(tx);

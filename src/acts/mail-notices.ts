@@ -2,7 +2,7 @@ import crypto from "node:crypto";
 import { sql } from "drizzle-orm";
 import { itipRequest, sequenceOf } from "../core/exchange/itip";
 import { isDigestDue } from "../core/hearing/digest-times";
-import type { Happening, Loudness, NoticeMail, Why } from "../core/hearing/heard";
+import type { Happening, NoticeMail, Why } from "../core/hearing/heard";
 import { digestLetter, type MailedTask, noticeLetter } from "../core/hearing/notice-letter";
 import type { Priority } from "../core/reading/slip";
 import { taskAddress } from "../core/sorting/addresses";
@@ -13,6 +13,7 @@ import type { NoticesView } from "../core/views/notices-view";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
 import { maySeeProject, maySeeTask } from "../data/need-to-know";
+import { isQuietFor } from "../data/queries/hearing";
 import { unmailedNotices } from "../data/queries/notices";
 import { theOrganisation } from "../data/queries/people";
 import { type InstantText, millis, rowsOf } from "../data/rows";
@@ -29,6 +30,7 @@ const WHY_YOU: Readonly<Record<Why, string>> = {
   "kept posted": "are kept posted",
   "named in the note": "are named in the note",
   "wanted to be reminded": "wanted to be reminded",
+  "covers for": "cover for",
 };
 
 interface Member {
@@ -72,7 +74,9 @@ async function withTasks(db: Database, member: Member, notices: NoticesView["not
 /** Only what is given can be answered; the key is kept with the notice. */
 async function answerLinks(db: Database, told: readonly Told[], base: string): Promise<ReadonlyMap<string, string>> {
   const links = new Map<string, string>();
-  for (const { notice } of told.filter((one) => one.notice.what === ("given" satisfies Happening))) {
+  for (const { notice } of told.filter(
+    (one) => one.notice.what === ("given" satisfies Happening) && one.notice.forWhom === null,
+  )) {
     const key = crypto.randomBytes(24).toString("base64url");
     await db.execute(sql`update notice set answer_key = ${key} where id = ${notice.id}`);
     links.set(notice.slug, `${base}/answer/${key}`);
@@ -105,7 +109,7 @@ async function asTasks(
         .map(({ notice }) => ({
           by: notice.what === "reminder" ? "It" : notice.by.name,
           words: notice.words,
-          why: WHY_YOU[notice.why],
+          why: `${WHY_YOU[notice.why]}${notice.forWhom ? ` ${notice.forWhom}` : ""}`,
         }))
         .reverse(),
     };
@@ -150,11 +154,11 @@ async function calendarRequest(
   );
 }
 
-/** Which of somebody's notices go out now: what is loud and was not seen, or at a digest time all that waits. */
+/** Which of somebody's notices are dealt with now: what they wish at once and was not seen, or at a digest time all that waits. */
 function goingNow(member: Member, all: NoticesView["notices"], isDigest: boolean, now: number): NoticesView["notices"] {
   if (isDigest) return all;
   if (member.noticeMail === "digest") return [];
-  return all.filter((one) => one.loudness === ("at once" satisfies Loudness) && one.at <= now - SEEN_FIRST_MS);
+  return all.filter((one) => one.how === "at once" && one.at <= now - SEEN_FIRST_MS);
 }
 
 /**
@@ -182,13 +186,18 @@ export async function mailNotices(db: Database, base: string, now: number): Prom
     );
     let count = 0;
     for (const member of members) {
+      if (await isQuietFor(tx, { personId: member.id }, now)) continue;
       const zone = member.zone ?? organisation.zone;
       const today = dayOf({ at: now, zone });
       const say = (day: string) => `${sayDay(day, today)}, ${sayDistance(day, today, organisation)}`;
       const isDigest = isDigestDue(member.digestTimes, from, { at: now, zone });
       const all = await unmailedNotices(tx, { personId: member.id });
       const going = goingNow(member, all, isDigest, now);
-      const told = await withTasks(tx, member, going);
+      const told = await withTasks(
+        tx,
+        member,
+        going.filter((one) => one.how !== "never"),
+      );
       const loud = isDigest ? [] : told;
       const letters = [
         ...(await asTasks(tx, loud, base, say)).map((task) => ({ ...noticeLetter(task), task })),

@@ -8,6 +8,7 @@ import { rowsOf } from "../data/rows";
 import { history } from "../data/schema-history";
 import type { Actor, AnyAct } from "./act";
 import { fromLetter, mayWrite } from "./deeds/address-acts";
+import { comeBackAct, goAwayAct } from "./deeds/away-acts";
 import { changeSlip, changeTask } from "./deeds/field-acts";
 import {
   askBackAct,
@@ -15,18 +16,21 @@ import {
   finishAndNextAct,
   handBackAct,
   handOverAct,
-  keepPosted,
+  handOverManyAct,
   noteCallAct,
   repeatAct,
   stepAct,
   takeOnAct,
 } from "./deeds/hand-acts";
+import { holdAct, howFarAct, planChasesAct } from "./deeds/holding-acts";
 import { join, splitAct } from "./deeds/join-acts";
 import { sendAgain, write } from "./deeds/letter-acts";
+import { keepPosted, keepPostedAt } from "./deeds/posted-acts";
 import { bringBack, putBy, putTaskByAct, remind } from "./deeds/put-by-acts";
 import { add, back, brushOffSlip, goes, keep, nothing } from "./deeds/sort-acts";
 import { comment, make } from "./deeds/task-acts";
 import { undoAct } from "./deeds/undo-act";
+import { forWhom } from "./for-whom";
 import { followingTasks } from "./next-of-series";
 import { keepTakenBack } from "./taken-back";
 import { tellPeople } from "./tell-people";
@@ -45,6 +49,7 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   "make task": make,
   "change task": changeTask,
   "hand over": handOverAct,
+  "hand over many": handOverManyAct,
   "take on": takeOnAct,
   "hand back": handBackAct,
   "ask back": askBackAct,
@@ -58,6 +63,12 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   "bring back": bringBack,
   remind,
   "keep posted": keepPosted,
+  "keep posted at": keepPostedAt,
+  "go away": goAwayAct,
+  "come back": comeBackAct,
+  "how far": howFarAct,
+  hold: holdAct,
+  "plan chases": planChasesAct,
   comment,
   write,
   "send again": sendAgain,
@@ -121,10 +132,12 @@ export async function perform(
       const changes = await writeRows(tx, [...outcome.writes, ...following]);
       await keepTakenBack(tx, actor, changes);
       const entryId = newId(actor.now);
+      const forId = await forWhom(tx, actor, changes);
       await tx.insert(history).values({
         id: entryId,
         act: name,
         personId: actor.personId,
+        forId,
         at: new Date(actor.now),
         changes,
         about,

@@ -10,6 +10,7 @@ import { newId } from "../data/ids";
 import { maySeeTask } from "../data/need-to-know";
 import { noteHeard } from "../data/queries/heard";
 import { team } from "../data/queries/people";
+import { tellCovers } from "../data/queries/told-covers";
 import { rowsOf } from "../data/rows";
 import { notice } from "../data/schema-hearing";
 import type { Actor } from "./act";
@@ -83,7 +84,9 @@ export async function tellPeople(db: Database, actor: Actor, entry: Entry): Prom
     const words = wordsOf(taskId, entry.changes);
     const said = await rowsOf<{ personId: string; hears: boolean }>(
       db,
-      sql`select person_id as "personId", hears from posted where task_id = ${taskId}`,
+      sql`select person_id as "personId", hears from posted where task_id = ${taskId}
+        union all select person_id, true from posted_at where project_id = ${(row.projectId as string | null) ?? null}::uuid
+          and (workstream_id is null or workstream_id = ${(row.workstreamId as string | null) ?? null}::uuid)`,
     );
     const heard = whoHears({
       before: beforeOf(row, own),
@@ -102,13 +105,46 @@ export async function tellPeople(db: Database, actor: Actor, entry: Entry): Prom
     );
     // Asked of somebody outside, or spoken to: their silence begins anew.
     const isAsked = own.some((change) => typeof change.after?.theirsId === "string" && change.before !== null);
+    const isGiven = own.some(
+      ({ before, after }) => before !== null && typeof after?.ownerId === "string" && after.ownerId !== before.ownerId,
+    );
     await noteHeard(
       db,
       taskId,
-      { isNew: own.some((change) => change.before === null), isSpokenTo: isSpokenTo || isAsked },
+      { isNew: own.some((change) => change.before === null), isSpokenTo: isSpokenTo || isAsked, isGiven },
       actor,
     );
   }
+  await tellFreed(db, actor, entry);
+  await tellCovers(db, [entry.entryId], actor.personId, actor.now);
+}
+
+/** What was held by a task that has just ended goes on: its owner is told. */
+async function tellFreed(db: Database, actor: Actor, { entryId, changes }: Entry): Promise<void> {
+  const ended = changes.filter(
+    ({ row, after }) => row === "task" && (after?.state === "done" || after?.state === "called off"),
+  );
+  if (ended.length === 0) return;
+  const freed = await rowsOf<{ id: string; ownerId: string; title: string; state: string }>(
+    db,
+    sql`select t.id, t.owner_id as "ownerId", h.title, h.state from task t join task h on h.id = t.held_by_id
+      where h.id in ${ended.map((change) => change.id)} and t.state in ('to begin', 'under way') and t.owner_id is not null and t.owner_id <> ${actor.personId}`,
+  );
+  for (const { id, ownerId, title, state } of freed)
+    await db
+      .insert(notice)
+      .values({
+        id: newId(actor.now),
+        personId: ownerId,
+        taskId: id,
+        entryId,
+        what: "freed",
+        why: "owns it",
+        loudness: "at once",
+        words: state === "done" ? `finished what held it: ${title}` : `called off what held it: ${title}`,
+        at: new Date(actor.now),
+      })
+      .onConflictDoNothing();
 }
 
 async function tell(db: Database, actor: Actor, entryId: string, taskId: string, heard: Heard): Promise<void> {

@@ -3,7 +3,8 @@ import type { PgTable } from "drizzle-orm/pg-core";
 import type { Change, Changeable, RowValues, Write } from "../core/tasks/outcome";
 import type { Database } from "../data/engine/database";
 import { comment, conversation, letter, slip, task, thread, workstream } from "../data/schema";
-import { posted, reminder } from "../data/schema-hearing";
+import { away } from "../data/schema-days";
+import { posted, postedAt, reminder } from "../data/schema-hearing";
 import { outgoing } from "../data/schema-post";
 
 const TABLES = {
@@ -17,6 +18,8 @@ const TABLES = {
   workstream,
   posted,
   reminder,
+  postedAt,
+  away,
 } as const satisfies Record<Changeable, PgTable>;
 
 /** Columns that no act writes: kept by the database, or too large and never changed. */

@@ -24,6 +24,7 @@ test("who sees letters that are put on a project or a task", () => {
     address: `${name}@house.example`,
     work: "",
     nicknames: [],
+    away: null,
   }));
   const projects = [
     { id: "open", name: "Open", workstreams: [], members: null },

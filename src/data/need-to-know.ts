@@ -12,14 +12,19 @@ function openProject(viewer: Viewer, projectId: SQL): SQL {
     or exists (select 1 from project_member m where m.project_id = ${projectId} and m.person_id = ${viewer.personId}))`;
 }
 
+/** Those who are away and let the viewer, who covers for them, read what comes to their own mailboxes. */
+export function mailboxesCovered(viewer: Viewer): SQL {
+  return sql`(select person_id from away where cover_id = ${viewer.personId} and state = 'on' and with_mailboxes)`;
+}
+
 /**
  * Conversations a viewer may see, `c` being the conversation: a letter of it came through a shared way in or the viewer's
- * own, or it was put on a project by hand or on a task that the viewer may see; and its project is open to them.
+ * own, or that of somebody who is away and shares it with them, or it was put on a project by hand or on a task that the viewer may see; and its project is open to them.
  */
 export function maySeeConversation(viewer: Viewer): SQL {
   return sql`(${openProject(viewer, sql`c.project_id`)} and (
     exists (select 1 from letter vl join arrival va on va.letter_id = vl.id join way_in vw on vw.id = va.way_in_id
-      where vl.conversation_id = c.id and (vw.owner_id is null or vw.owner_id = ${viewer.personId}))
+      where vl.conversation_id = c.id and (vw.owner_id is null or vw.owner_id = ${viewer.personId} or vw.owner_id in ${mailboxesCovered(viewer)}))
     or (c.is_shared and c.project_id is not null)
     or exists (select 1 from task vt where vt.conversation_id = c.id
       and (vt.owner_id = ${viewer.personId} or vt.created_by = ${viewer.personId} or ${openProject(viewer, sql`vt.project_id`)} or ${isInChain(viewer, sql`vt`)}))))`;

@@ -1,7 +1,7 @@
 import { sql } from "drizzle-orm";
 import { boolean, index, integer, pgTable, text, timestamp, uniqueIndex, uuid } from "drizzle-orm/pg-core";
 import type { Happening, Loudness, Why } from "../core/hearing/heard";
-import { person, task } from "./schema";
+import { person, project, task, workstream } from "./schema";
 
 const instant = (name: string) => timestamp(name, { withTimezone: true });
 
@@ -19,6 +19,22 @@ export const posted = pgTable(
     hears: boolean("hears").notNull(),
   },
   (t) => [uniqueIndex("posted_task").on(t.taskId, t.personId)],
+);
+
+/** Somebody who hears of every task of a project, or of one workstream of it. */
+export const postedAt = pgTable(
+  "posted_at",
+  {
+    id: uuid("id").primaryKey(),
+    projectId: uuid("project_id")
+      .notNull()
+      .references(() => project.id),
+    workstreamId: uuid("workstream_id").references(() => workstream.id),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+  },
+  (t) => [uniqueIndex("posted_at_once").on(t.projectId, sql`coalesce(workstream_id, project_id)`, t.personId)],
 );
 
 /** A time at which somebody wants to be reminded of a task, set by themselves. */
@@ -58,6 +74,8 @@ export const notice = pgTable(
     entryId: uuid("entry_id").notNull(),
     what: text("what").$type<Happening>().notNull(),
     why: text("why").$type<Why>().notNull(),
+    /** Whose place they take, where they hear of it because they cover. */
+    forId: uuid("for_id").references(() => person.id),
     loudness: text("loudness").$type<Loudness>().notNull(),
     /** What a reminder says; null where the history's entry says it. */
     words: text("words"),

@@ -12,6 +12,8 @@ export const history = pgTable(
     personId: uuid("person_id")
       .notNull()
       .references(() => person.id),
+    /** Whom they did it for, whose work they cover. */
+    forId: uuid("for_id").references(() => person.id),
     at: timestamp("at", { withTimezone: true }).notNull(),
     changes: jsonb("changes").$type<Change[]>().notNull(),
     /** Ids of the tasks and conversations it touched, for "what happened" and for open screens. */

@@ -18,11 +18,13 @@ import {
 } from "drizzle-orm/pg-core";
 import type { ChangeKind } from "../core/following/item";
 import type { NoticeMail } from "../core/hearing/heard";
+import type { HearingWishes } from "../core/hearing/wishes";
 import type { Bounce, LetterFile, PassedOn, TextPart } from "../core/letters/letter";
 import type { Envelope, MayWrite, RemotePlace } from "../core/letters/ways";
 import type { Chain } from "../core/tasks/chain";
 import type { Step } from "../core/tasks/steps";
 import type { CommentKind } from "../core/tasks/task";
+import type { ChasePlan } from "../core/waiting/chase-plan";
 import { user } from "./schema-sign-in";
 
 const instant = (name: string) => timestamp(name, { withTimezone: true });
@@ -61,6 +63,13 @@ export const person = pgTable("person", {
   feedKey: text("feed_key").unique(),
   /** When they last looked through the shelf and what lacks an owner, a date or a next step. */
   reviewedAt: instant("reviewed_at"),
+  /** How loudly they want to hear of each sort of news, where that is not as usual. */
+  hearing: jsonb("hearing").$type<HearingWishes>().notNull().default({}),
+  /** Wall times, in their zone, between which nothing comes by mail or as a notice of the browser; null where always. */
+  quietFrom: text("quiet_from"),
+  quietUntil: text("quiet_until"),
+  /** They closed their day: quiet until then. */
+  closedUntil: instant("closed_until"),
 });
 
 /** A firm outside: a client or a supplier. */
@@ -341,6 +350,12 @@ export const task = pgTable(
     steps: jsonb("steps").$type<readonly Step[]>().notNull().default([]),
     /** Tasks that ask several people for the same thing bear the same id here. */
     togetherId: uuid("together_id"),
+    /** How far it is by its owner's own word, in per cent; null where nobody said. */
+    percent: integer("percent"),
+    /** A wait of the same house without which it cannot go on. */
+    heldById: uuid("held_by_id").references((): AnyPgColumn => task.id, { onDelete: "set null" }),
+    /** Letters that chase it without anybody's doing; null where there are none planned. */
+    chasePlan: jsonb("chase_plan").$type<ChasePlan>(),
     /** Why it may not make its date; null as long as nobody doubts it. */
     doubt: text("doubt"),
     /** Put by: out of the lists until then; on the shelf, which has no day, a far one. */
@@ -378,6 +393,8 @@ export const task = pgTable(
       .where(sql`state in ('to begin', 'under way') and (side = 'theirs' or chain <> '[]'::jsonb)`),
     index("task_together").on(t.togetherId),
     index("task_put_by").on(t.putUntil),
+    index("task_held_by").on(t.heldById),
+    index("task_chase_plan").on(t.number).where(sql`chase_plan is not null`),
     check("task_side", sql`(${t.side} = 'ours' and ${t.theirsId} is null) or ${t.side} = 'theirs'`),
   ],
 );

@@ -1,7 +1,9 @@
 import { giveReminders } from "../acts/give-reminders";
 import { mailNotices } from "../acts/mail-notices";
 import { returnPutBy } from "../acts/return-put-by";
+import { sendPlannedChases } from "../acts/send-planned-chases";
 import { onChange } from "../acts/tell-screens";
+import { turnAbsences } from "../acts/turn-absences";
 import type { Database } from "../data/engine/database";
 import { type Carrier, openOutbox, sendDue } from "./outbox";
 
@@ -56,7 +58,7 @@ export async function startOutbox(
 const RETURNS_MS = 15_000;
 
 /**
- * Brings back what was put by, gives reminders and mails notices, at their minute or as soon as the server runs again.
+ * Brings back what was put by, begins and ends times away, gives reminders, sends planned chases and mails notices, at their minute or as soon as the server runs again.
  * @param base where our pages are, for links in letters; null where no letters go out
  */
 export function startReturns(db: Database, now: () => number, base: string | null): Worker {
@@ -65,7 +67,9 @@ export function startReturns(db: Database, now: () => number, base: string | nul
   const look = () => {
     running = running
       .then(() => (isStopped ? 0 : returnPutBy(db, now())))
+      .then(() => (isStopped ? 0 : turnAbsences(db, base, now())))
       .then(() => (isStopped ? 0 : giveReminders(db, now())))
+      .then(() => (isStopped ? 0 : sendPlannedChases(db, now())))
       .then(() => (isStopped || base === null ? 0 : mailNotices(db, base, now())))
       .catch((error) => {
         if (!isStopped)

@@ -5,6 +5,7 @@ import { giveReminders } from "../acts/give-reminders";
 import { type Performed, perform } from "../acts/perform";
 import { addPerson, makeOrganisation } from "../acts/set-up";
 import { BATCH, takeIn } from "../acts/take-in";
+import { turnAbsences } from "../acts/turn-absences";
 import { wayInNamed } from "../acts/ways-in";
 import { readRepeat } from "../core/repeating/read-repeat";
 import { readLine } from "../core/tasks/read-line";
@@ -23,7 +24,7 @@ import { correspondent, firm, project, workstream } from "../data/schema";
 import { type ComposedLetter, compose, mailboxOf } from "./compose";
 import { fitDays, placed, referenceDay } from "./demo-days";
 import { DEMO_PASSWORD } from "./demo-password";
-import { DEMO_DOMAIN, DEMO_ZONE, FIRMS, OUTSIDERS, PROJECTS, TEAM } from "./larkmoor/people";
+import { ABSENCES, DEMO_DOMAIN, DEMO_ZONE, FIRMS, OUTSIDERS, PROJECTS, TEAM } from "./larkmoor/people";
 import { parseScript, type ScriptConversation, type ScriptTask } from "./parse-script";
 
 const SCRIPTS = ["harbour-green", "ashgrove", "brackenfold", "others", "workshop", "this-week", "machines"];
@@ -61,6 +62,7 @@ class DemoLoader {
     await this.loadLetters(first.flat());
     await this.dealWithAll(conversations, first);
     await this.makeTasks();
+    await this.goAway();
     await this.handOn();
     await this.remindThisMorning();
     // What answers a task comes after it was made.
@@ -306,6 +308,17 @@ class DemoLoader {
     await this.db.execute(sql`update notice set seen_at = at where at < ${new Date(this.now - 30 * 3_600_000)}`);
   }
 
+  /** Who is away, and who covers. */
+  private async goAway(): Promise<void> {
+    const dayAt = (days: number) => addWorkingDays(this.reference, days, PLAIN_WEEK);
+    for (const { key, from, back, cover, said } of ABSENCES) {
+      const times = { fromDay: dayAt(from), backDay: dayAt(back), withMailboxes: false };
+      const people = { personId: this.people.get(key), coverId: this.people.get(cover) };
+      await this.act(key, "go away", { ...people, ...times }, placed(said, this.reference, DEMO_ZONE).at);
+    }
+    await turnAbsences(this.db, null, placed(`d-1 00:05`, this.reference, DEMO_ZONE).at);
+  }
+
   /** The reminders of this morning, at their minute. */
   private async remindThisMorning(): Promise<void> {
     const morning = placed("d-0 08:00", this.reference, DEMO_ZONE).at;
@@ -359,6 +372,7 @@ function inputOf(act: string, words: string, people: ReadonlyMap<string, string>
     const read = readRepeat(words, from, PLAIN_WEEK, "dmy");
     return [name, { rule: read.ok ? read.rule : null }];
   }
+  if (name === "how far") return [name, { percent: Number(words) }];
   if (name === "step") return [name, { change: { kind: "add", text: words } }];
   if (name === "note") return ["comment", { text: words }];
   if (name !== "call") return [name, {}];

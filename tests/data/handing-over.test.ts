@@ -44,7 +44,7 @@ describe.each(ENGINES)("on %s", (engine) => {
   };
   const sheet = (slug: string, who = house.ines) => taskSheet(house.db, { personId: who }, Number(slug.split("-")[1]));
   const heard = async (who: string, slug: string) =>
-    (await noticesFor(house.db, { personId: who })).notices.filter((one) => one.slug === slug && one.isFresh);
+    (await noticesFor(house.db, { personId: who }, NOW)).notices.filter((one) => one.slug === slug && one.isFresh);
   const whats = async (who: string, slug: string) => (await heard(who, slug)).map((one) => one.what);
   const state = (to: string) => ({ change: { field: "state", to }, was: null });
 
@@ -271,5 +271,74 @@ describe.each(ENGINES)("on %s", (engine) => {
     expect(follows?.happened[0]?.words).toBe("made it to follow another");
     expect(await whats(house.suki, done.made[0]!.slug)).toEqual(["given"]);
     expect(await says(house.ines, "finish and next", { taskId, ...next })).toContain("is done already");
+  });
+
+  test("many are handed over in one step, all or none, and undone together", async () => {
+    const many = [await made({ title: "One" }), await made({ title: "Two" }), await made({ title: "Three" })];
+    const taskIds = many.map((one) => one.id);
+    const owners = async () => Promise.all(many.map(async (one) => (await sheet(one.slug))!.task.owner?.id ?? null));
+    const finished = await made({ title: "Finished" });
+    await must(house.ines, "change task", { taskId: finished.id, ...state("done") });
+    const input = { toId: jonah, note: "for the yard" };
+    expect(await says(house.ines, "hand over many", { taskIds: [...taskIds, finished.id], ...input })).toMatch(
+      /is done/,
+    );
+    expect(await says(house.ines, "hand over many", { taskIds: [...taskIds, newId()], ...input })).toMatch(/not here/);
+    expect(await owners()).toEqual([null, null, null]);
+    await must(house.ines, "hand over many", { taskIds, ...input });
+    expect(await owners()).toEqual([jonah, jonah, jonah]);
+    for (const one of many)
+      expect(await heard(jonah, one.slug)).toMatchObject([{ what: "given", words: "gave it to you: “for the yard”" }]);
+    expect(await says(house.ines, "hand over many", { taskIds, ...input })).toMatch(/have all of these already/);
+    await must(house.ines, "undo", { entryId: null });
+    expect(await owners()).toEqual([null, null, null]);
+    expect(await heard(jonah, many[0]!.slug)).toEqual([]);
+  });
+
+  test("kept posted on a project, one hears of each of its tasks; not of a project that is closed to them", async () => {
+    const open = newId();
+    await house.db.insert(project).values({ id: open, name: "Yard", isPrivate: false, words: [] });
+    const place = { projectId: open, workstreamId: null, personId: mair, hears: true };
+    await must(house.ines, "keep posted at", place);
+    const { id, slug } = await made({ projectId: open });
+    expect((await sheet(slug))!.hears).toContainEqual({
+      personId: mair,
+      why: "kept posted",
+      loudness: "later",
+      at: "Yard",
+    });
+    await must(house.suki, "change task", { taskId: id, ...state("done") });
+    expect(await whats(mair, slug)).toEqual(["done"]);
+    expect(await says(house.ines, "keep posted at", { ...place, projectId: secret })).toMatch(/may not see Tender/);
+    await must(mair, "keep posted at", { ...place, hears: false });
+    const after = await made({ projectId: open });
+    await must(house.suki, "change task", { taskId: after.id, ...state("done") });
+    expect(await whats(mair, after.slug)).toEqual([]);
+  });
+
+  test("a task held by another goes on when that is here, and its owner is told; nothing holds itself", async () => {
+    const price = await made({ title: "Price of the sand", ownerId: house.suki });
+    const order = await made({ title: "Order the sand", ownerId: jonah });
+    await must(jonah, "hold", { taskId: order.id, heldById: price.id });
+    expect((await sheet(order.slug))!.task.heldBy).toMatchObject({ reference: price.reference, by: "Suki Aldane" });
+    expect(await says(jonah, "hold", { taskId: price.id, heldById: order.id })).toMatch(/waits for/);
+    expect(await says(jonah, "hold", { taskId: order.id, heldById: order.id })).toMatch(/for itself/);
+    await must(house.suki, "change task", { taskId: price.id, ...state("done") });
+    expect((await sheet(order.slug))!.task.heldBy).toBeNull();
+    expect((await heard(jonah, order.slug)).filter((one) => one.what !== "given")).toMatchObject([
+      { what: "freed", words: "finished what held it: Price of the sand", loudness: "at once" },
+    ]);
+    expect(await says(jonah, "hold", { taskId: order.id, heldById: price.id })).toMatch(/done already/);
+  });
+
+  test("how far a task is, is said in per cent where no checklist says it", async () => {
+    const { id: taskId, slug } = await made({ ownerId: jonah });
+    await must(jonah, "how far", { taskId, percent: 40 });
+    expect((await sheet(slug))!.task).toMatchObject({ percent: 40, state: "under way" });
+    expect(await says(jonah, "how far", { taskId, percent: 101 })).toMatch(/0 to 100/);
+    expect(await says(jonah, "how far", { taskId, percent: 12.5 })).toMatch(/0 to 100/);
+    await must(jonah, "step", { taskId, change: { kind: "add", text: "Measure" } });
+    expect(await says(jonah, "how far", { taskId, percent: 50 })).toMatch(/checklist says/);
+    expect((await sheet(slug))!.happened.map((one) => one.words)).toContain("says it is 40 per cent done");
   });
 });

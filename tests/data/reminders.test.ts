@@ -30,7 +30,7 @@ describe.each(ENGINES)("on %s", (engine) => {
     return done.made[0]!;
   };
   const reminded = async (who: string) =>
-    (await noticesFor(house.db, { personId: who })).notices
+    (await noticesFor(house.db, { personId: who }, NOW)).notices
       .filter((one) => one.what === "reminder")
       .map((one) => `${one.title} ${one.words}`)
       .sort();

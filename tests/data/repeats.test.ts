@@ -49,7 +49,7 @@ describe.each(ENGINES)("on %s", (engine) => {
       steps: [{ text: "Ask for points", doneAt: "" }],
     });
     expect(next.happened.map((one) => one.words)).toEqual(["made it, the next of its series"]);
-    const told = await noticesFor(house.db, { personId: house.ines });
+    const told = await noticesFor(house.db, { personId: house.ines }, NOW);
     expect(told.notices.filter((one) => one.slug === finished.made[0]!.slug)).toEqual([]);
     await must(house.suki, "undo", { entryId: null });
     expect((await sheet(slug)).task).toMatchObject({ state: "under way" });

@@ -9,7 +9,7 @@ import { correspondent, project, projectMember } from "@/data/schema";
 import { ENGINES, NOW, rawLetter, type TestHouse, testHouse } from "./test-house";
 
 const DAY = 86_400_000;
-const LOOK: WaitingLook = { from: "anybody", personId: null, projectId: null, isMine: false, order: "silence" };
+const LOOK: WaitingLook = { from: "anybody", personId: null, projectId: null, forId: null, order: "silence" };
 const CALENDAR = { workingDays: [1, 2, 3, 4, 5], holidays: [] };
 
 describe.each(ENGINES)("on %s", (engine) => {
@@ -178,7 +178,7 @@ describe.each(ENGINES)("on %s", (engine) => {
     expect(await titles({ from: "outside" })).toHaveLength(3);
     expect(await titles({ from: "the team" })).toEqual(["Count"]);
     expect(await titles({}, house.suki)).not.toContain("Sum");
-    expect(await titles({ isMine: true }, house.suki)).toEqual([]);
+    expect(await titles({ forId: house.suki }, house.suki)).toEqual([]);
     expect(await titles({ personId: colm })).toHaveLength(2);
     expect(await titles({ projectId: secret })).toEqual(["Sum"]);
     expect((await page({ personId: stranger })).rows[0]?.next).toMatchObject({ what: "ring", why: "no address" });

@@ -12,14 +12,14 @@ import {
   handOver,
   takeOn,
 } from "../../core/tasks/decisions/hand-over";
+import { handOverMany, MOST_AT_ONCE } from "../../core/tasks/decisions/hand-over-many";
 import { noteCall } from "../../core/tasks/decisions/note-call";
 import { repeat } from "../../core/tasks/decisions/repeat";
-import { invalid } from "../../core/tasks/outcome";
 import type { Step } from "../../core/tasks/steps";
 import type { TaskState } from "../../core/tasks/task";
 import { dayOf } from "../../core/time/moment";
 import type { Database } from "../../data/engine/database";
-import { maySeeTask } from "../../data/need-to-know";
+import { actsFor } from "../../data/queries/cover";
 import { theOrganisation } from "../../data/queries/people";
 import { rowsOf } from "../../data/rows";
 import { type Actor, define } from "../act";
@@ -27,7 +27,7 @@ import { areMembers, namesFor, takeIds, takeNumbers, taskColumns } from "../fact
 import { due, id, priority, text } from "../inputs";
 import { rowAsValues } from "../write-rows";
 
-/** A task as handing it over looks at it, where the actor may see it; locked. */
+/** A task as handing it over looks at it, where the actor may see it; locked. Who covers its owner acts in their place. */
 export async function handFacts(db: Database, actor: Actor, taskId: string): Promise<HandFacts | null> {
   const task = await taskColumns(db, actor, taskId);
   if (!task) return null;
@@ -43,28 +43,50 @@ export async function handFacts(db: Database, actor: Actor, taskId: string): Pro
     reference: row!.reference,
     state: task.columns.state as TaskState,
     holding,
-    actorId: actor.personId,
+    actorId: (await actsFor(db, actor, holding.ownerId)) ?? actor.personId,
     ownerName: holding.ownerId ? (names.get(holding.ownerId) ?? null) : null,
+  };
+}
+
+async function handOverFacts(
+  db: Database,
+  actor: Actor,
+  input: { readonly taskId: string; readonly toIds: readonly string[] },
+): Promise<HandOverFacts | null> {
+  const facts = await handFacts(db, actor, input.taskId);
+  if (!facts || !(await areMembers(db, input.toIds))) return null;
+  const columns = (await rowAsValues(db, "task", input.taskId))!;
+  const others = new Set(input.toIds).size - 1;
+  return {
+    ...facts,
+    columns,
+    togetherId: (columns.togetherId as string | null) ?? null,
+    ids: takeIds(others + 1),
+    numbers: await takeNumbers(db, others),
   };
 }
 
 export const handOverAct = define({
   name: "hand over",
   input: z.object({ taskId: id, toIds: z.array(id).min(1).max(20), note: text, due: due.optional() }),
-  async load(db, actor, input): Promise<HandOverFacts | null> {
-    const facts = await handFacts(db, actor, input.taskId);
-    if (!facts || !(await areMembers(db, input.toIds))) return null;
-    const columns = (await rowAsValues(db, "task", input.taskId))!;
-    const others = new Set(input.toIds).size - 1;
-    return {
-      ...facts,
-      columns,
-      togetherId: (columns.togetherId as string | null) ?? null,
-      ids: takeIds(others + 1),
-      numbers: await takeNumbers(db, others),
-    };
-  },
+  load: (db, actor, input) => handOverFacts(db, actor, input),
   decide: (facts, input, now) => handOver(facts, input, now),
+});
+
+export const handOverManyAct = define({
+  name: "hand over many",
+  input: z.object({ taskIds: z.array(id).min(1).max(MOST_AT_ONCE), toId: id, note: text, due: due.optional() }),
+  async load(db, actor, input) {
+    const tasks: HandOverFacts[] = [];
+    // In one order for everybody, so that two who hand over the same tasks wait for each other instead of standing still.
+    for (const taskId of [...new Set(input.taskIds)].sort()) {
+      const facts = await handOverFacts(db, actor, { taskId, toIds: [input.toId] });
+      if (!facts) return null;
+      tasks.push(facts);
+    }
+    return tasks;
+  },
+  decide: (facts, input, now) => handOverMany(facts, input, now),
 });
 
 export const takeOnAct = define({
@@ -149,49 +171,4 @@ export const repeatAct = define({
     return facts && { ...facts, due, today: dayOf({ at: actor.now, zone }) };
   },
   decide: (facts, input, now) => repeat(facts, { rule: input.rule, today: facts.today }, now),
-});
-
-/** Says whether somebody hears of a task: kept posted, or not this one; null as they would without saying so. */
-export const keepPosted = define({
-  name: "keep posted",
-  input: z.object({ taskId: id, personId: id, hears: z.boolean().nullable() }),
-  async load(db, actor, input) {
-    const facts = await handFacts(db, actor, input.taskId);
-    const [row] = await rowsOf<{ id: string }>(
-      db,
-      sql`select id from posted where task_id = ${input.taskId} and person_id = ${input.personId}`,
-    );
-    const [may] = await rowsOf<{ name: string; maySee: boolean }>(
-      db,
-      sql`select p.name, exists (select 1 from task t where t.id = ${input.taskId} and ${maySeeTask({ personId: input.personId })}) as "maySee" from person p where p.id = ${input.personId}`,
-    );
-    return facts && may ? { ...facts, postedId: row?.id ?? null, newId: takeIds(1)[0]!, ...may } : null;
-  },
-  decide(facts, input, _now, actor) {
-    if (input.personId !== actor.personId && input.hears === false)
-      return invalid(`Only ${facts.name} can say that they do not want to hear of it. Nothing was changed.`);
-    if (input.hears && !facts.maySee)
-      return invalid(
-        `${facts.name} may not see ${facts.reference}: its project is private and they do not belong to it. Nothing was changed.`,
-      );
-    const { postedId } = facts;
-    if (input.hears === null)
-      return {
-        ok: true,
-        about: facts.about,
-        writes: postedId ? [{ row: "posted", id: postedId, isNew: false, values: null }] : [],
-      };
-    return {
-      ok: true,
-      about: facts.about,
-      writes: [
-        {
-          row: "posted",
-          id: postedId ?? facts.newId,
-          isNew: postedId === null,
-          values: { taskId: input.taskId, personId: input.personId, hears: input.hears },
-        },
-      ],
-    };
-  },
 });

@@ -12,12 +12,13 @@ import { isMachinesAddress } from "../../core/waiting/machines-address";
 import type { Database } from "../../data/engine/database";
 import { newId } from "../../data/ids";
 import { chasedLately } from "../../data/queries/chases";
+import { actsFor, actsForConversation } from "../../data/queries/cover";
 import { rawLetterFor } from "../../data/queries/letters";
 import { theOrganisation } from "../../data/queries/people";
 import { rowsOf } from "../../data/rows";
 import { correspondent } from "../../data/schema";
 import { type Actor, define } from "../act";
-import { conversationFacts, takeIds, takeNumbers, taskColumns } from "../facts";
+import { conversationFacts, namesFor, takeIds, takeNumbers, taskColumns } from "../facts";
 import { due, id, priority, text } from "../inputs";
 import { addressesFor } from "../own-addresses";
 
@@ -134,6 +135,21 @@ async function chasedBy(db: Database, actor: Actor, taskId: string): Promise<str
   return row ? (row.personId === actor.personId ? "You" : row.name) : null;
 }
 
+/** The name on a letter: who covers for somebody says for whom they write. */
+async function nameOnLetter(
+  db: Database,
+  actor: Actor,
+  name: string,
+  task: Awaited<ReturnType<typeof taskColumns>>,
+  conversationId: string | null,
+): Promise<string> {
+  const forId =
+    (await actsFor(db, actor, (task?.columns.ownerId as string | null | undefined) ?? null)) ??
+    (conversationId ? await actsForConversation(db, actor, conversationId) : null);
+  const whom = forId ? (await namesFor(db, actor, [forId])).get(forId) : null;
+  return whom ? `${name} for ${whom}` : name;
+}
+
 /** A letter of ours: an answer, one from a task, or a new one. */
 export const write = define({
   name: "write",
@@ -161,8 +177,9 @@ export const write = define({
     const task = input.taskId ? await taskColumns(db, actor, input.taskId) : null;
     if (input.taskId && !task) return null;
     if (input.waitsForId && !(await isWrittenTo(db, input.waitsForId, input.to))) return null;
-    const from = (await addressesFor(db, actor, input.answersId)).find(({ address }) => address === input.from);
-    if (!from) return null;
+    const own = (await addressesFor(db, actor, input.answersId)).find(({ address }) => address === input.from);
+    if (!own) return null;
+    const from = { ...own, name: await nameOnLetter(db, actor, own.name, task, conversationId) };
     const files =
       input.files.length === 0
         ? []

@@ -16,6 +16,7 @@ export const HAPPENINGS = [
   "changed",
   "noted",
   "wrote again",
+  "freed",
   "reminder",
 ] as const;
 export type Happening = (typeof HAPPENINGS)[number];
@@ -27,7 +28,8 @@ export type Why =
   | "had it"
   | "kept posted"
   | "named in the note"
-  | "wanted to be reminded";
+  | "wanted to be reminded"
+  | "covers for";
 
 /** How loudly: at once, or with the next digest. */
 export type Loudness = "at once" | "later";

@@ -17,12 +17,16 @@ export interface ToldEntry {
   readonly personId: string;
 }
 
-/** What a notice says of an act, after the name of who did it: to its new owner that it is theirs now, with the note that goes along. */
+/**
+ * What a notice says of an act, after the name of who did it: to its new owner that it is theirs now, with the note that goes
+ * along. `whom` names who is away, where it goes to who covers for them.
+ */
 export function noticeWords(
   what: Happening,
   entry: ToldEntry,
   taskId: string,
   nameOf: (id: string) => string | null,
+  whom = "you",
 ): string {
   const note = entry.changes.find((change) => change.row === "comment" && change.before === null)?.after?.text;
   if (typeof note === "string" && (what === "noted" || what === "named")) return `wrote: ${quoted(note)}`;
@@ -30,10 +34,10 @@ export function noticeWords(
   if (what === "given") {
     const after = entry.changes.find((change) => change.row === "task" && change.id === taskId)?.after;
     const along = after ? (lastLink(after)?.note ?? "") : "";
-    return `gave it to you${along === "" ? "" : `: ${quoted(along)}`}`;
+    return `gave it to ${whom}${along === "" ? "" : `: ${quoted(along)}`}`;
   }
   if (what === "taken away")
-    return `took it from you: ${historyWords(entry.act, entry.changes, taskId, nameOf, entry.personId)}`;
+    return `took it from ${whom}: ${historyWords(entry.act, entry.changes, taskId, nameOf, entry.personId)}`;
   return historyWords(entry.act, entry.changes, taskId, nameOf, entry.personId);
 }
 

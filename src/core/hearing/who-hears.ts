@@ -97,13 +97,27 @@ export function whoHears(happened: Happened): Heard[] {
   return [...heard.values()];
 }
 
-/** Who will hear of a task as it stands, for its sheet: the owner, who gave it, who is kept posted; each once, with why. */
+/** Somebody who will hear of a task as it stands. */
+export interface Hearer {
+  readonly personId: string;
+  readonly why: Why;
+  readonly loudness: Loudness | "not";
+  /** For whom they cover. */
+  readonly forId?: string;
+}
+
+/**
+ * Who will hear of a task as it stands, for its sheet: the owner, who gave it, who is kept posted, and who covers for those of
+ * them who are away; each once, with why.
+ * @param covers who covers, by the id of whoever is away
+ */
 export function hearersOf(
   task: Holding,
   posted: readonly string[],
   quiet: readonly string[],
-): { personId: string; why: Why; loudness: Loudness | "not" }[] {
-  const all = new Map<string, { personId: string; why: Why; loudness: Loudness | "not" }>();
+  covers: ReadonlyMap<string, string> = new Map(),
+): Hearer[] {
+  const all = new Map<string, Hearer>();
   const add = (personId: string, why: Why, loudness: Loudness) => {
     const isQuiet = quiet.includes(personId) && why !== "owns it";
     if (!all.has(personId)) all.set(personId, { personId, why, loudness: isQuiet ? "not" : loudness });
@@ -111,5 +125,10 @@ export function hearersOf(
   if (task.ownerId) add(task.ownerId, "owns it", "at once");
   for (const giver of [...giversIn(task)].reverse()) add(giver, "handed it over", "later");
   for (const personId of posted) add(personId, "kept posted", "later");
+  for (const { personId, loudness } of [...all.values()]) {
+    const coverId = covers.get(personId);
+    if (coverId && !all.has(coverId) && loudness !== "not")
+      all.set(coverId, { personId: coverId, why: "covers for", loudness, forId: personId });
+  }
   return [...all.values()];
 }

@@ -15,11 +15,18 @@ export const ACT_NAMES = [
   "make task",
   "change task",
   "hand over",
+  "hand over many",
   "take on",
   "hand back",
   "ask back",
   "doubt",
   "keep posted",
+  "keep posted at",
+  "go away",
+  "come back",
+  "how far",
+  "hold",
+  "plan chases",
   "note a call",
   "step",
   "repeat",
@@ -199,6 +206,20 @@ export function historyWords(
   if (act === "repeat") {
     const rule = own.find((change) => change.after !== null)?.after?.repeats;
     return typeof rule === "string" ? `repeats it ${sayRepeat(rule)}` : "no longer repeats it";
+  }
+  if (act === "how far") {
+    const percent = own.find((change) => change.after !== null)?.after?.percent;
+    return typeof percent === "number" ? `says it is ${percent} per cent done` : "no longer says how far it is";
+  }
+  if (act === "hold") {
+    const holder = own.find((change) => change.after !== null)?.after?.heldById;
+    if (typeof holder !== "string") return own.length > 0 ? "lets it go on" : "held another task by it";
+    return "holds it until something else is here";
+  }
+  if (act === "plan chases") {
+    const plan = own.find((change) => change.after !== null)?.after?.chasePlan;
+    const at = plan && typeof plan === "object" && "nextAt" in plan ? String(plan.nextAt).slice(0, 10) : null;
+    return at ? `planned letters from ${sayDay(at, at)}` : "ended the letters planned";
   }
   if (act === "step") return stepWords(own);
   if (act === "note a call") {

@@ -10,12 +10,22 @@ export const CHANGEABLE = [
   "workstream",
   "posted",
   "reminder",
+  "postedAt",
+  "away",
 ] as const;
 export type Changeable = (typeof CHANGEABLE)[number];
 
 /** Values of a row as they travel through JSON: instants are ISO 8601 text. */
 export type RowValues = Readonly<
-  Record<string, string | number | boolean | null | readonly (string | Readonly<Record<string, string>>)[]>
+  Record<
+    string,
+    | string
+    | number
+    | boolean
+    | null
+    | readonly (string | Readonly<Record<string, string>>)[]
+    | Readonly<Record<string, string | number>>
+  >
 >;
 
 /** What an act wants written: a new row, fields of a row that is there, or (`values` null) a row taken away. */

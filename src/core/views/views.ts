@@ -1,5 +1,5 @@
 import type { ChangeKind } from "../following/item";
-import type { Loudness, Why } from "../hearing/heard";
+import type { Hearer } from "../hearing/who-hears";
 import type { LetterFile, PassedOn, TextPart } from "../letters/letter";
 import type { OutgoingState } from "../letters/outgoing";
 import type { MayWrite } from "../letters/ways";
@@ -9,6 +9,7 @@ import type { Chain } from "../tasks/chain";
 import type { Step } from "../tasks/steps";
 import type { ChangedTask, CommentKind, TaskState } from "../tasks/task";
 import type { Day } from "../time/day";
+import type { ChasePlan } from "../waiting/chase-plan";
 
 // What screens are told: plain values, as they travel through JSON. Instants are milliseconds since 1970 UTC.
 
@@ -20,6 +21,8 @@ export interface PersonView {
   readonly address: string;
   readonly work: string;
   readonly nicknames: readonly string[];
+  /** They are away now: the day on which they are back, and who covers. */
+  readonly away: { readonly backDay: Day; readonly coverId: string | null } | null;
 }
 
 /** Somebody outside. */
@@ -254,6 +257,18 @@ export interface TaskRow {
   readonly doubt: string | null;
   /** Its checklist. */
   readonly steps: readonly Step[];
+  /** How far it is by its owner's own word, in per cent. */
+  readonly percent: number | null;
+  /** What it cannot go on without. */
+  readonly heldBy: {
+    readonly reference: string;
+    readonly slug: string;
+    readonly title: string;
+    /** Who has that: of the team or outside. */
+    readonly by: string | null;
+  } | null;
+  /** Letters that chase it by themselves. */
+  readonly chasePlan: ChasePlan | null;
   /** How it repeats; null where it does not. */
   readonly repeats: RepeatRule | null;
   /** Put by: when it comes back into the lists. */
@@ -327,11 +342,10 @@ export interface TaskSheet {
     readonly at: number;
   }[];
   /** Who hears of it, why, and how loudly. */
-  readonly hears: readonly {
-    readonly personId: string;
-    readonly why: Why;
-    readonly loudness: Loudness | "not";
-  }[];
+  readonly hears: readonly (Hearer & {
+    /** The project or workstream on whose every task they are kept posted. */
+    readonly at: string | null;
+  })[];
   /** When who is reminded; those with an id the viewer has set for themselves. */
   readonly reminders: readonly { readonly id: string | null; readonly personId: string; readonly at: number }[];
   /** Whether the viewer is told something of it that they have not seen. */

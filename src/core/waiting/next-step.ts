@@ -31,6 +31,8 @@ export interface WaitNow {
   readonly awayUntil: Day | null;
   /** A letter that they wrote since lies in Sort. */
   readonly isInSort: boolean;
+  /** A letter leaves by itself on that day. */
+  readonly planned: Day | null;
   /** Whether there is an address to write to, and it is not a machine's. */
   readonly canWrite: boolean;
   /** What a colleague answered to the hand-over. */
@@ -45,6 +47,7 @@ export interface NextStep {
     | "read their letter"
     | "ring"
     | "letter"
+    | "planned letter"
     | "ask"
     | "wait until back"
     | "nothing";
@@ -63,7 +66,8 @@ export interface NextStep {
     | "not answered"
     | "on time"
     | "enough this week"
-    | "no address";
+    | "no address"
+    | "planned";
 }
 
 /** The day from which asking again is fair, and why, for something owed from outside. */
@@ -98,6 +102,8 @@ export function nextStep(wait: WaitNow, calendar: WorkingCalendar): NextStep {
   if (wait.answer === "asks") return { what: "answer", day: null, why: "asks" };
   if (wait.isInSort) return { what: "read their letter", day: null, why: "in Sort" };
   if (wait.side === "ours") {
+    if (wait.awayUntil && wait.awayUntil > today)
+      return { what: "wait until back", day: workingDayFrom(wait.awayUntil, calendar), why: "away" };
     if (due && due < today) return { what: "ask", day: today, why: "over" };
     if (wait.answer === "in doubt") return { what: "ask", day: today, why: "in doubt" };
     if (wait.answer === "not answered" && wait.silence >= 1) return { what: "ask", day: today, why: "not answered" };
@@ -106,6 +112,7 @@ export function nextStep(wait: WaitNow, calendar: WorkingCalendar): NextStep {
   if (wait.awayUntil && wait.awayUntil > today)
     return { what: "wait until back", day: workingDayFrom(wait.awayUntil, calendar), why: "away" };
   if (!wait.canWrite) return { what: "ring", day: due && due >= today ? due : today, why: "no address" };
+  if (wait.planned) return { what: "planned letter", day: wait.planned, why: "planned" };
   const { day, why } = chaseDay(wait, calendar);
   const last = wait.chased.at(-1) ?? null;
   const unanswered = wait.chased.filter((chased) => chased >= wait.heard).length;

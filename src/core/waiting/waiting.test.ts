@@ -20,6 +20,7 @@ const wait = (more: Partial<WaitNow> = {}): WaitNow => ({
   chased: [],
   chasedThisWeek: 0,
   awayUntil: null,
+  planned: null,
   isInSort: false,
   canWrite: true,
   answer: null,
@@ -94,6 +95,7 @@ test("whatever the wait, no letter is for today to who is away, twice within two
         chasedThisWeek: fc.integer({ min: 0, max: 4 }),
         awayUntil: fc.option(day),
         canWrite: fc.boolean(),
+        planned: fc.constant(null),
         isInSort: fc.boolean(),
       }),
       (more) => {

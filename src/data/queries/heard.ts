@@ -5,15 +5,16 @@ import { insertRows } from "../insert-rows";
 import type { Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";
 import { notice } from "../schema-hearing";
+import { tellCovers } from "./told-covers";
 
 /**
  * Keeps when the last word of the other side came, from which silence counts: of a wait the newest letter of whoever owes it
- * in its conversation or a call that reached them, of a task handed over the last act of its owner. A new task has been quiet since it was made.
+ * in its conversation or a call that reached them, of a task handed over the last act of its owner, or its being given to them. A new task has been quiet since it was made.
  */
 export async function noteHeard(
   db: Database,
   taskId: string,
-  { isNew, isSpokenTo }: { isNew: boolean; isSpokenTo: boolean },
+  { isNew, isSpokenTo, isGiven }: { isNew: boolean; isSpokenTo: boolean; isGiven: boolean },
   actor: Viewer & { readonly now: number },
 ): Promise<void> {
   const now = new Date(actor.now);
@@ -28,7 +29,7 @@ export async function noteHeard(
     );
   else
     await db.execute(
-      sql`update task set heard_at = greatest(heard_at, ${now}) where id = ${taskId} and side = 'ours' and owner_id = ${actor.personId}`,
+      sql`update task set heard_at = greatest(heard_at, ${now}) where id = ${taskId} and side = 'ours' and (owner_id = ${actor.personId} or ${isGiven})`,
     );
 }
 
@@ -64,6 +65,12 @@ export async function noteLettersHeard(
       at,
     })),
     sql`on conflict do nothing`,
+  );
+  await tellCovers(
+    db,
+    told.map((one) => one.entryId),
+    "",
+    now,
   );
   await db.execute(
     sql`update task set put_until = null, returned_at = ${at} where put_until is not null

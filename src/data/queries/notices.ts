@@ -1,6 +1,7 @@
 import { type SQL, sql } from "drizzle-orm";
 import type { Happening, Loudness, Why } from "../../core/hearing/heard";
 import { letterWords, noticeWords } from "../../core/hearing/notice-words";
+import { howHeard } from "../../core/hearing/wishes";
 import type { TextPart } from "../../core/letters/letter";
 import { newText } from "../../core/letters/new-text";
 import type { Change } from "../../core/tasks/outcome";
@@ -11,6 +12,7 @@ import type { Database } from "../engine/database";
 import { maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, rowsOf } from "../rows";
 import { markChange } from "./changes";
+import { hearingOf, isQuietFor } from "./hearing";
 import { team } from "./people";
 
 /** Notices in the list at the most. */
@@ -51,11 +53,13 @@ interface Row {
   isFresh: boolean;
   act: string | null;
   personId: string | null;
+  actedFor: string | null;
   changes: Change[] | null;
   writer: string | null;
   letterText: string | null;
   parts: TextPart[] | null;
   said: string | null;
+  forWhom: string | null;
 }
 
 /** A notice stands as long as its task may be seen; that a task was taken away is told all the same. */
@@ -71,14 +75,16 @@ async function noticesWhere(
 ): Promise<NoticesView["notices"][number][]> {
   const rows = await rowsOf<Row>(
     db,
-    sql`select n.id, n.task_id as "taskId", t.fruit, t.number, t.title, n.what, n.why, n.loudness, n.words as said, n.at, n.seen_at is null as "isFresh",
-        h.act, h.person_id as "personId", h.changes, coalesce(nullif(l.from_name, ''), l.from_address) as writer, left(l.text, 20000) as "letterText", l.parts
+    sql`select n.id, n.task_id as "taskId", t.fruit, t.number, t.title, n.what, n.why, n.loudness, n.words as said, (select name from person where id = n.for_id) as "forWhom", n.at, n.seen_at is null as "isFresh",
+        h.act, h.person_id as "personId", (select name from person where id = h.for_id) as "actedFor", h.changes, coalesce(nullif(l.from_name, ''), l.from_address) as writer, left(l.text, 20000) as "letterText", l.parts
       from notice n join task t on t.id = n.task_id left join history h on h.id = n.entry_id left join letter l on l.id = n.entry_id
       where n.person_id = ${viewer.personId} and ${where} and ${stands(viewer)} order by n.seen_at is not null, n.at desc, n.id desc limit ${limit}`,
   );
   const people = new Map((await team(db)).map((person) => [person.id, person]));
+  const { wishes } = await hearingOf(db, viewer);
   return rows.flatMap((row): NoticesView["notices"][number][] => {
-    const { taskId, fruit, number, at, act, personId, changes, writer, letterText, parts, said, ...rest } = row;
+    const { taskId, fruit, number, at, act, personId, actedFor, changes, writer, letterText, parts, said, ...rest } =
+      row;
     // A reminder comes from nobody but oneself.
     const person = people.get(rest.what === "reminder" ? viewer.personId : (personId ?? ""));
     const name = person?.name ?? writer;
@@ -86,11 +92,19 @@ async function noticesWhere(
     const words =
       said ??
       (act && changes && personId
-        ? noticeWords(rest.what, { act, changes, personId }, taskId, (id) => people.get(id)?.name ?? null)
+        ? (actedFor ? `for ${actedFor}: ` : "") +
+          noticeWords(
+            rest.what,
+            { act, changes, personId },
+            taskId,
+            (id) => people.get(id)?.name ?? null,
+            rest.forWhom ?? undefined,
+          )
         : letterWords(newText({ text: letterText ?? "", parts: parts ?? [] })));
     return [
       {
         ...rest,
+        how: howHeard(rest, wishes),
         reference: `${fruit} ${number}`,
         slug: `${fruit}-${number}`,
         by: { name, initials: initialsOf(name), isTeam: person !== undefined },
@@ -102,9 +116,10 @@ async function noticesWhere(
 }
 
 /** What somebody is told, what is new first. */
-export async function noticesFor(db: Database, viewer: Viewer): Promise<NoticesView> {
+export async function noticesFor(db: Database, viewer: Viewer, now: number): Promise<NoticesView> {
   return {
     fresh: await freshNotices(db, viewer),
+    isQuiet: await isQuietFor(db, viewer, now),
     notices: await noticesWhere(db, viewer, sql`true`, MOST_SHOWN),
   };
 }

@@ -5,16 +5,19 @@ import type { Database } from "../engine/database";
 import { maySeeCorrespondent, maySeeProject, type Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";
 
+const PERSON = sql`p.id, p.name, p.initials, p.address, p.work, p.nicknames,
+  (select jsonb_build_object('backDay', a.back_day, 'coverId', a.cover_id) from away a where a.person_id = p.id and a.state = 'on' limit 1) as away`;
+
 /** Everybody of the team, by name. */
 export async function team(db: Database): Promise<PersonView[]> {
-  return rowsOf<PersonView>(db, sql`select id, name, initials, address, work, nicknames from person order by name`);
+  return rowsOf<PersonView>(db, sql`select ${PERSON} from person p order by p.name`);
 }
 
 /** A member by their sign-in; null for a sign-in that belongs to nobody here. */
 export async function personOfUser(db: Database, userId: string): Promise<(PersonView & { isLead: boolean }) | null> {
   const [row] = await rowsOf<PersonView & { isLead: boolean }>(
     db,
-    sql`select id, name, initials, address, work, nicknames, is_lead as "isLead" from person where user_id = ${userId}`,
+    sql`select ${PERSON}, p.is_lead as "isLead" from person p where p.user_id = ${userId}`,
   );
   return row ?? null;
 }

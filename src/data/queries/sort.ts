@@ -12,7 +12,7 @@ import {
   type SortRow,
 } from "../../core/views/views";
 import type { Database } from "../engine/database";
-import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
+import { mailboxesCovered, maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { lettersOf } from "./letters";
 import { outgoingOfConversation } from "./outgoing";
@@ -135,7 +135,7 @@ export async function sortPage(
 export function waysFor(db: Database, viewer: Viewer): Promise<{ id: string; name: string }[]> {
   return rowsOf<{ id: string; name: string }>(
     db,
-    sql`select id, name from way_in w where kind <> 'written' and (owner_id is null or owner_id = ${viewer.personId})
+    sql`select id, name from way_in w where kind <> 'written' and (owner_id is null or owner_id = ${viewer.personId} or owner_id in ${mailboxesCovered(viewer)})
       and exists (select 1 from arrival a where a.way_in_id = w.id) order by name limit 60`,
   );
 }

@@ -25,6 +25,7 @@ import { outgoingOfTask } from "./outgoing";
 import { correspondentsById, team } from "./people";
 import { remindersFor } from "./reminders";
 import { sortCount } from "./sort";
+import { coversNow } from "./told-covers";
 
 /** Rows of one page of Tasks. */
 const PAGE = 80;
@@ -62,7 +63,9 @@ export const taskColumnsFor = (
   t.priority, t.state, t.project_id as "projectId", (select p.name from project p where p.id = t.project_id and ${maySeeProject(viewer)}) as project, t.workstream_id as "workstreamId", t.kind,
   (select coalesce(nullif(l.from_name, ''), l.from_address) from letter l where l.id = t.letter_id) as writer,
   (select s.title from slip s join letter bl on bl.id = s.letter_id where s.conversation_id = t.conversation_id and s.kind = 'trouble' and s.state = 'proposed' and bl.bounce is not null order by s.id desc limit 1) as trouble,
-  t.finished_at as "finishedAt", t.created_at as "createdAt", t.chain, t.doubt, t.steps, t.repeats, t.put_until as "putUntil", t.returned_at as "returnedAt"`;
+  t.finished_at as "finishedAt", t.created_at as "createdAt", t.chain, t.doubt, t.steps, t.percent, t.chase_plan as "chasePlan",
+  (select jsonb_build_object('reference', t.fruit || ' ' || t.number, 'slug', t.fruit || '-' || t.number, 'title', t.title, 'by', coalesce((select name from correspondent where id = t.theirs_id), (select name from person where id = t.owner_id)))
+    from (select t.held_by_id) held join task t on t.id = held.held_by_id where t.state in ('to begin', 'under way') and ${maySeeTask(viewer)}) as "heldBy", t.repeats, t.put_until as "putUntil", t.returned_at as "returnedAt"`;
 
 /** Rows of tasks with their people. */
 export async function taskRows(db: Database, rows: readonly TaskColumns[]): Promise<TaskRow[]> {
@@ -208,12 +211,13 @@ async function happenedTo(
     act: string;
     at: InstantText;
     personId: string;
+    forId: string | null;
     changes: Change[];
     isUndone: boolean;
     undoes: string | null;
   }>(
     db,
-    sql`select h.id, h.seq, h.act, h.at, h.person_id as "personId", h.changes, h.undoes, jam_is_undone(h.seq) as "isUndone"
+    sql`select h.id, h.seq, h.act, h.at, h.person_id as "personId", h.for_id as "forId", h.changes, h.undoes, jam_is_undone(h.seq) as "isUndone"
       from history h where h.about @> ${JSON.stringify([id])}::jsonb order by h.seq desc limit 100`,
   );
   const projects = new Map(
@@ -240,7 +244,7 @@ async function happenedTo(
             seq: Number(row.seq),
             at: millis(row.at),
             by,
-            words: historyWords(row.act, row.changes, id, nameOf, row.personId),
+            words: `${row.forId ? `for ${nameOf(row.forId) ?? "somebody"}: ` : ""}${historyWords(row.act, row.changes, id, nameOf, row.forId ?? row.personId)}`,
             isUndone: row.isUndone,
           },
         ]
@@ -250,12 +254,18 @@ async function happenedTo(
 
 /** Who hears of a task, and why. */
 async function hearers(db: Database, taskId: string, task: TaskRow): Promise<TaskSheet["hears"]> {
-  const said = await rowsOf<{ personId: string; hears: boolean }>(
+  const said = await rowsOf<{ personId: string; hears: boolean; at: string | null }>(
     db,
-    sql`select person_id as "personId", hears from posted where task_id = ${taskId}`,
+    sql`select person_id as "personId", hears, null as at from posted where task_id = ${taskId}
+      union all select a.person_id, true, coalesce(w.name, p.name) from posted_at a join project p on p.id = a.project_id left join workstream w on w.id = a.workstream_id
+        where a.project_id = ${task.projectId}::uuid and (a.workstream_id is null or a.workstream_id = ${task.workstreamId}::uuid)`,
   );
   const ids = (hears: boolean) => said.filter((one) => one.hears === hears).map((one) => one.personId);
-  return hearersOf({ ownerId: task.owner?.id ?? null, chain: task.chain }, ids(true), ids(false));
+  const holding = { ownerId: task.owner?.id ?? null, chain: task.chain };
+  return hearersOf(holding, ids(true), ids(false), await coversNow(db)).map((one) => ({
+    ...one,
+    at: one.why === "kept posted" ? (said.find((each) => each.personId === one.personId && each.at)?.at ?? null) : null,
+  }));
 }
 
 /** Tasks that ask others for the same thing, as far as the viewer may see them. */

@@ -12,6 +12,7 @@ import type { Database } from "../engine/database";
 import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, rowsOf } from "../rows";
 import { chasedLately } from "./chases";
+import { awayNow } from "./cover";
 import { team } from "./people";
 import { counted, IS_WAITED, type TaskColumns, taskColumnsFor, taskRows } from "./tasks";
 
@@ -29,8 +30,10 @@ export interface WaitingLook {
   readonly from: "anybody" | "outside" | "the team";
   readonly personId: string | null;
   readonly projectId: string | null;
-  /** Waited for by the viewer alone. */
-  readonly isMine: boolean;
+  /** Waited for by this member of the team alone; null for all. */
+  readonly forId: string | null;
+  /** One wait alone. */
+  readonly taskId?: string;
   readonly order: "silence" | "person" | "project";
 }
 
@@ -53,8 +56,9 @@ function lookOf(look: WaitingLook, viewer: Viewer): SQL {
     ? sql`and (t.theirs_id = ${look.personId} or (t.side = 'ours' and t.owner_id = ${look.personId}))`
     : sql``;
   const project = look.projectId ? sql`and t.project_id = ${look.projectId}` : sql``;
-  const mine = look.isMine ? sql`and ${FOR_WHOM} = ${viewer.personId}::uuid` : sql``;
-  return sql`t.state in ('to begin', 'under way') and ${IS_WAITED} ${from} ${person} ${project} ${mine} and ${maySeeTask(viewer)}`;
+  const forOne = look.forId ? sql`and ${FOR_WHOM} = ${look.forId}::uuid` : sql``;
+  const one = look.taskId ? sql`and t.id = ${look.taskId}` : sql``;
+  return sql`t.state in ('to begin', 'under way') and ${IS_WAITED} ${from} ${person} ${project} ${forOne} ${one} and ${maySeeTask(viewer)}`;
 }
 
 interface Columns extends TaskColumns {
@@ -272,14 +276,17 @@ async function waitRows(db: Database, rows: readonly Columns[], now: WaitingNow)
   const awaySaid = await awayLetters(db, tasks);
   const people = new Map((await team(db)).map((person) => [person.id, person]));
   const today = dayOf(now);
+  const colleagues = await awayNow(db);
   return rows.map((row, i): WaitRow => {
     const task = tasks[i]!;
     const events = [...(lines.get(row.id) ?? []), ...chainEvents(task)].sort((a, b) => a.at - b.at);
     const heardAt = millis(row.heardAt);
     const heard = dayOf({ at: heardAt, zone: now.zone });
     const { theirs } = task;
-    const away = theirs?.awayUntil ?? null;
-    const silence = daysOfSilence(heard, today, now.calendar, away, theirs ? (awaySaid.get(theirs.id) ?? null) : null);
+    const colleague = theirs || !task.owner ? null : (colleagues.get(task.owner.id) ?? null);
+    const away = theirs?.awayUntil ?? colleague?.backDay ?? null;
+    const awayFrom = theirs ? (awaySaid.get(theirs.id) ?? null) : (colleague?.fromDay ?? null);
+    const silence = daysOfSilence(heard, today, now.calendar, away, awayFrom);
     const usually = theirs ? (usual.get(theirs.address) ?? null) : null;
     const chased = events
       .filter((event) => event.what === "chased" || event.what === "rang")
@@ -297,6 +304,7 @@ async function waitRows(db: Database, rows: readonly Columns[], now: WaitingNow)
         chased,
         chasedThisWeek: theirs ? (lately.get(theirs.address) ?? 0) : 0,
         awayUntil: away,
+        planned: task.chasePlan ? dayOf({ at: Date.parse(task.chasePlan.nextAt), zone: now.zone }) : null,
         isInSort: row.inSortId !== null,
         canWrite: theirs !== null && !isMachinesAddress(theirs.address),
         answer: answerOf(task),

@@ -20,6 +20,12 @@ export const TEAM: readonly Colleague[] = [
   { key: "bea", name: "Bea Thornquist", work: "Apprentice, inspections", nicknames: ["Beatrice"] },
 ];
 
+/** Who is away and who covers: working days from the day of the newest letters. */
+export const ABSENCES = [
+  { key: "lotte", from: -1, back: 4, cover: "ines", said: "d-3 16:20" },
+  { key: "jonah", from: 4, back: 9, cover: "tobias", said: "d-2 12:05" },
+] as const;
+
 export interface Outsider {
   readonly key: string;
   readonly name: string;

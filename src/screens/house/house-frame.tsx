@@ -76,7 +76,7 @@ export function HouseFrame({ house, counts, children }: { house: HouseView; coun
           </a>
           <div className="flex h-dvh flex-col overflow-hidden">
             <header className="bar">
-              <Link href="/sort" className="logo max-sm:!hidden" aria-label="Jam Kettle">
+              <Link href="/round" className="logo max-sm:!hidden" aria-label="Jam Kettle: this round">
                 Jam<i>·</i>Kettle
               </Link>
               <Stations first={counts} />

@@ -54,6 +54,7 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
       ["H", "hand over, or pass on"],
       ["F", "done, and what follows"],
       ["P", "put by until a day, or on the shelf"],
+      ["Y", "mark it, to hand over several at once"],
       ["M", "be reminded at a time of your own"],
       ["K B Q", "given to you: take on, hand back, ask"],
       ["U", "undo"],
@@ -126,6 +127,18 @@ export function MyMenu() {
             <Link href="/write" className="gloss-row">
               <span className="w-3" />
               Write a letter
+            </Link>
+          </MenuItem>
+          <MenuItem>
+            <Link href="/round" className="gloss-row">
+              <span className="w-3" />
+              This round
+            </Link>
+          </MenuItem>
+          <MenuItem>
+            <Link href="/cover" className="gloss-row">
+              <span className="w-3" />
+              Away and cover
             </Link>
           </MenuItem>
           <MenuItem>

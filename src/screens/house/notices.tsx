@@ -58,6 +58,7 @@ function NoticeList({ onClose }: { onClose: () => void }) {
                     className={`min-w-0 flex-1 [overflow-wrap:anywhere] ${one.isFresh ? "font-semibold" : "text-soft"}`}
                   >
                     {one.isFresh && <span className="sr-only">New: </span>}
+                    {one.forWhom && <b>For {one.forWhom}: </b>}
                     {one.words}
                   </span>
                   <span className="flex-none text-[12px] text-soft">{sayMoment(one.at, now)}</span>

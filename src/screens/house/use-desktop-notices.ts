@@ -27,11 +27,11 @@ export function useDesktopNotices(fresh: number): void {
     const isMore = fresh > before.current;
     before.current = fresh;
     if (!isMore || document.visibilityState === "visible" || !areDesktopNoticesOn()) return;
-    void ask<NoticesView>("/api/notices").then(({ notices }) => {
+    void ask<NoticesView>("/api/notices").then(({ notices, isQuiet }) => {
       const [one] = notices.filter(
-        (notice) => notice.isFresh && notice.loudness === "at once" && !shown.current.has(notice.id),
+        (notice) => notice.isFresh && notice.how === "at once" && !shown.current.has(notice.id),
       );
-      if (!one) return;
+      if (!one || isQuiet) return;
       shown.current.add(one.id);
       const notice = new Notification(`${one.title} (${one.reference})`, {
         body: `${one.by.name} ${one.words}`,

@@ -1,7 +1,8 @@
 "use client";
 
 import { useQuery } from "@tanstack/react-query";
-import type { Happening } from "../../core/hearing/heard";
+import { coversHear } from "../../core/hearing/covering";
+import type { Happening, Heard } from "../../core/hearing/heard";
 import { willHear } from "../../core/hearing/will-hear";
 import type { Chain } from "../../core/tasks/chain";
 import type { ReadHandOver } from "../../core/tasks/read-hand-over";
@@ -68,6 +69,11 @@ export function Loads({
             >
               <PersonLabel initials={person.initials} name={person.name} isTeam size="small" />
               <b>{person.name}</b>
+              {person.away && (
+                <span className="truncate text-[12px] font-semibold text-near">
+                  away, back {sayDay(person.away.backDay, today)}
+                </span>
+              )}
               <span className="ml-auto text-[12px] text-soft">{loadWords(loadOf(person.id))}</span>
             </button>
           </li>
@@ -84,24 +90,36 @@ const WHAT: Readonly<Partial<Record<Happening, string>>> = {
 };
 
 /** Who will hear of the hand-over before it happens, and why. */
-export function WillHear({ task, toIds, note }: { task: Handed; toIds: readonly string[]; note: string }) {
+export function WillHear(props: { tasks: readonly Handed[]; toIds: readonly string[]; note: string }) {
   const { team, me, projects } = useHouse();
-  const members = projects.find((project) => project.id === task.projectId)?.members ?? null;
-  const heard = willHear({
-    holding: { ownerId: task.owner?.id ?? null, chain: task.chain },
-    actorId: me.id,
-    toIds,
-    note,
-    quiet: task.quiet,
-    mayHear: members === null ? team : team.filter((person) => members.includes(person.id)),
+  const told = props.tasks.flatMap((task): (Heard & { readonly forId?: string })[] => {
+    const members = projects.find((project) => project.id === task.projectId)?.members ?? null;
+    const heard = willHear({
+      holding: { ownerId: task.owner?.id ?? null, chain: task.chain },
+      actorId: me.id,
+      toIds: props.toIds,
+      note: props.note,
+      quiet: task.quiet,
+      mayHear: members === null ? team : team.filter((person) => members.includes(person.id)),
+    });
+    const covers = new Map(
+      team.flatMap(({ id, away }) =>
+        away?.coverId && (members === null || members.includes(away.coverId)) ? [[id, away.coverId] as const] : [],
+      ),
+    );
+    return [...heard, ...coversHear(heard, covers, me.id)];
   });
+  const nameOf = (id: string) => team.find((one) => one.id === id)?.name ?? "Somebody";
+  const all = [...new Map(told.map((one) => [one.personId, one])).values()];
   return (
     <ul className="mt-1 text-[13px]">
-      {heard.map((one) => (
+      {all.map((one) => (
         <li key={one.personId} className="flex items-center gap-2 px-1 py-[3px]">
           <Loud arcs={one.loudness === "at once" ? 3 : 1} />
-          <b>{team.find((person) => person.id === one.personId)?.name ?? "Somebody"}</b>{" "}
-          <span className="text-soft">{WHAT[one.what] ?? one.why}</span>
+          <b>{nameOf(one.personId)}</b>{" "}
+          <span className="text-soft">
+            {one.forId ? `covers for ${nameOf(one.forId)}` : (WHAT[one.what] ?? one.why)}
+          </span>
           <span className="ml-auto text-[12px] text-soft">
             {one.loudness === "at once" ? "at once" : "with the digest"}
           </span>

@@ -164,7 +164,7 @@ export function HandOver(props: {
         <>
           <Loads read={read} due={due} onPick={pick} />
           <h3 className="mt-2 text-[13px]">Who hears of it</h3>
-          <WillHear task={task} toIds={to.map((person) => person.id)} note={read.note?.text ?? ""} />
+          <WillHear tasks={[task]} toIds={to.map((person) => person.id)} note={read.note?.text ?? ""} />
         </>
       )}
       <div className="mt-2 flex items-center gap-2">

@@ -14,6 +14,8 @@ import { OwnerWord, PriorityWord, ProjectWord, StateWord } from "../words/picks"
 import { DueWord } from "../words/text-words";
 import { answerWords, ChainLine } from "./chain-line";
 import { Checklist } from "./checklist";
+import { HeldWord } from "./held-word";
+import { HowFarWord } from "./how-far-word";
 import { Reminds } from "./reminds";
 import type { SheetProps, TaskField } from "./task-sheet-props";
 import { WhoHears } from "./who-hears";
@@ -115,6 +117,7 @@ export function TaskFields(props: SheetProps) {
         )}
         {isOpenTask && (
           <>
+            {task.side === "ours" && <HowFarWord task={task} onHowFar={props.onHowFar} />}
             <SmallWord className="ml-2" onClick={props.onDoubt}>
               {task.doubt ? "no longer in doubt" : "in doubt?"}
             </SmallWord>
@@ -124,6 +127,7 @@ export function TaskFields(props: SheetProps) {
             <SmallWord className="ml-2" onClick={props.onPutBy} title="Out of the lists until a day (P)">
               {task.putUntil === null ? "put by" : "bring it back"}
             </SmallWord>
+            {task.side === "ours" && <HeldWord task={task} onHold={props.onHold} />}
           </>
         )}
         {task.putUntil !== null && (
@@ -144,7 +148,7 @@ export function TaskFields(props: SheetProps) {
       )}
       <dt>Hears</dt>
       <dd>
-        <WhoHears sheet={sheet} onPosted={props.onPosted} />
+        <WhoHears sheet={sheet} onPosted={props.onPosted} onPostedAt={props.onPostedAt} />
       </dd>
       {sheet.together.length > 0 && (
         <>

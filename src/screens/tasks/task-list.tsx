@@ -12,6 +12,8 @@ export function TaskList(props: {
   rows: readonly GroupedRow[];
   hereSlug: string | null;
   editing: { readonly slug: string; readonly field: RowField } | null;
+  /** Those that are marked, to be handed over together. */
+  marked: readonly { readonly id: string }[];
   acts: RowActs;
   hasMore: boolean;
   onMore: () => void;
@@ -45,7 +47,13 @@ export function TaskList(props: {
                 zIndex: editing ? 5 : undefined,
               }}
             >
-              <TaskRowView row={row} isHere={slug === props.hereSlug} editing={editing} acts={props.acts} />
+              <TaskRowView
+                row={row}
+                isHere={slug === props.hereSlug}
+                isMarked={props.marked.some((one) => one.id === row.task.id)}
+                editing={editing}
+                acts={props.acts}
+              />
             </li>
           );
         })}

@@ -21,6 +21,7 @@ export interface RowActs {
   readonly onPick: (slug: string) => void;
   readonly onEdit: (slug: string, field: RowField | null) => void;
   readonly onChange: (task: TaskRow, change: FieldChange) => Promise<boolean>;
+  readonly onMark: (taskId: string) => void;
 }
 
 /** Why a task is in the list, in a few words: whose letter it comes from. */
@@ -39,26 +40,34 @@ function givenWords(task: TaskRow, nameOf: (id: string) => string): string {
   return last && task.owner?.id === last.to ? `${nameOf(last.by)} gave it` : "";
 }
 
+/** How far a task is: by its checklist, else by what its owner said. */
+function howFarWords(task: TaskRow): string {
+  return sayProgress(task.steps) || (task.percent === null ? "" : `${task.percent} per cent`);
+}
+
 /** What stands below the state: why it is so. */
 function belowState(task: TaskRow, isLate: boolean, nameOf: (id: string) => string): string {
   const last = task.chain.at(-1);
   if (task.returnedAt !== null && task.state === "to begin") return "back from being put by";
   if (task.theirs) return "owed to us";
   if (task.doubt) return task.doubt;
+  if (task.heldBy) return `held by ${task.heldBy.reference}`;
   if (!task.owner && last?.answer === "declined") return `${nameOf(last.to)}: “${last.reason}”`;
   if (last?.question) return `“${last.question}”`;
-  return isLate ? [task.state, sayProgress(task.steps)].filter(Boolean).join(", ") : "";
+  return isLate ? [task.state, howFarWords(task)].filter(Boolean).join(", ") : "";
 }
 
 /** A task in the list: picked as a whole, its owner, due, priority and state changed in place. */
 export const TaskRowView = memo(function TaskRowView({
   row,
   isHere,
+  isMarked,
   editing,
   acts,
 }: {
   row: GroupedRow;
   isHere: boolean;
+  isMarked: boolean;
   editing: RowField | null;
   acts: RowActs;
 }) {
@@ -85,7 +94,7 @@ export const TaskRowView = memo(function TaskRowView({
     answer?.words ??
     (task.state === "done" && task.finishedAt
       ? `done ${sayMoment(task.finishedAt, now)}`
-      : [task.state, sayProgress(task.steps)].filter(Boolean).join(", "));
+      : [task.state, howFarWords(task)].filter(Boolean).join(", "));
   const stateColour =
     lateness || (task.doubt && isOpen)
       ? "text-late"
@@ -117,7 +126,7 @@ export const TaskRowView = memo(function TaskRowView({
         )}
       </div>
       <div
-        className={`relative flex min-w-0 flex-1 items-stretch pl-2 ${row.isLast ? "" : "border-b border-[color:var(--hairline-faint)]"} ${isHere ? "here" : "hover:bg-wash"}`}
+        className={`relative flex min-w-0 flex-1 items-stretch pl-4 max-md:pl-2 ${row.isLast ? "" : "border-b border-[color:var(--hairline-faint)]"} ${isHere ? "here" : "hover:bg-wash"}`}
       >
         <span className="hidden w-6 flex-none justify-center pt-[5px] max-sm:flex">
           <PriorityRule priority={task.priority} height={29} />
@@ -187,6 +196,18 @@ export const TaskRowView = memo(function TaskRowView({
             <DueWord due={task.due} {...word("due")} onSave={(to) => acts.onChange(task, { field: "due", to })} />
           </span>
         </span>
+        <label
+          className={`absolute inset-y-0 left-0 z-[3] flex w-5 items-center justify-center max-md:hidden ${isMarked ? "" : "opacity-0 focus-within:opacity-100 group-hover/row:opacity-100"}`}
+          title="Mark it, to hand over several at once (Y)"
+        >
+          <input
+            type="checkbox"
+            className="h-[13px] w-[13px]"
+            checked={isMarked}
+            onChange={() => acts.onMark(task.id)}
+            aria-label={`Mark ${task.reference}`}
+          />
+        </label>
       </div>
     </div>
   );

@@ -27,6 +27,13 @@ export interface SheetProps {
   readonly onStep: (change: StepChange) => Promise<boolean>;
   readonly onForgetReminder: (reminderId: string) => void;
   readonly onPosted: (personId: string, hears: boolean | null) => void;
+  readonly onPostedAt: (
+    place: { projectId: string; workstreamId: string | null },
+    personId: string,
+    name: string,
+  ) => void;
+  readonly onHowFar: (percent: number | null) => Promise<boolean>;
+  readonly onHold: (heldById: string | null) => Promise<boolean>;
   readonly onMayWrite: (rule: MayWrite) => void;
   readonly onSendAgain: (outgoingId: string) => void;
 }

@@ -14,6 +14,7 @@ const person = (id: string, name: string): PersonView => ({
   address: `${id}@yard.example`,
   work: "",
   nicknames: [],
+  away: null,
 });
 const rosa = person("rosa", "Rosa Beck");
 const piet = person("piet", "Piet Holm");
@@ -52,6 +53,9 @@ function task(values: Partial<TaskRow> & { day?: string | null }): TaskRow {
     finishedAt: null,
     chain: [],
     doubt: null,
+    percent: null,
+    heldBy: null,
+    chasePlan: null,
     steps: [],
     repeats: null,
     putUntil: null,
@@ -184,7 +188,7 @@ describe("a field changed on the screen before it is saved", () => {
 });
 
 test("what was given to others stands under whoever has it, with how many are over", () => {
-  const suki = { id: "suki", name: "Suki Aldane", initials: "SA", address: "", work: "", nicknames: [] };
+  const suki = { id: "suki", name: "Suki Aldane", initials: "SA", address: "", work: "", nicknames: [], away: null };
   const due = (day: string) => ({ day, time: null, zone: "Europe/London" });
   const rows = groupByPerson(
     [

@@ -10,10 +10,9 @@ import { useKeys } from "../parts/keys";
 import { KeyCap } from "../parts/marks";
 import { useActs } from "../parts/use-acts";
 import { useIsPhone } from "../parts/use-is-phone";
-import { AnyProjectWord } from "../words/any-project-word";
 import { columnsSeen, taskWithChange } from "../words/field-change";
-import { PickWord } from "../words/pick-word";
 import { groupByDay, groupByPerson } from "./day-groups";
+import { MarkedTasks, useMarked } from "./marked-tasks";
 import { NewTask } from "./new-task";
 import { TaskList } from "./task-list";
 import type { RowField } from "./task-row";
@@ -29,90 +28,12 @@ import {
   useSheet,
   useTasks,
 } from "./tasks-data";
+import { TasksSentence } from "./tasks-sentence";
 import { useHanding } from "./use-handing";
 import { useSeen } from "./use-seen";
 
-const WHOSE: Readonly<Record<Look["whose"], string>> = {
-  everyone: "Everyone’s tasks",
-  mine: "My tasks",
-  "to me": "What was given to me",
-  "by me": "What I gave to others",
-  nobody: "Nobody’s tasks",
-  theirs: "What others owe us",
-};
-const SHOW: Readonly<Record<Look["show"], string>> = {
-  open: "without the done ones",
-  done: "only those finished",
-  "put by": "only those put by",
-};
-
 function figure(count: number): string {
   return count > MOST_COUNTED ? `${MOST_COUNTED}+` : String(count);
-}
-
-/** What the list shows, in one sentence whose words can be changed. */
-function Sentence({ look, outsider, onLook }: { look: Look; outsider: string | null; onLook: (look: Look) => void }) {
-  const { team } = useHouse();
-  const personName = team.find((person) => person.id === look.personId)?.name ?? outsider;
-  const [open, setOpen] = useState<"whose" | "project" | "show" | null>(null);
-  const word = (name: "whose" | "project" | "show") => ({
-    isOpen: open === name,
-    onOpen: (isOpen: boolean) => setOpen(isOpen ? name : null),
-  });
-  return (
-    <p className="min-w-0 text-[14.5px] font-medium">
-      <b>
-        <PickWord
-          label="Whose"
-          shown={look.personId ? `${personName ?? "Somebody"}’s tasks` : WHOSE[look.whose]}
-          picks={() => [
-            ...Object.entries(WHOSE).map(([id, name]) => ({
-              id,
-              value: { whose: id as Look["whose"], personId: null as string | null },
-              name,
-              matches: [name],
-            })),
-            ...team.map((person) => ({
-              id: person.id,
-              value: { whose: "everyone" as Look["whose"], personId: person.id as string | null },
-              name: `${person.name}’s tasks`,
-              matches: [person.name, ...person.nicknames],
-            })),
-          ]}
-          {...word("whose")}
-          onPick={(whose) => onLook({ ...look, ...whose })}
-          width={150}
-        />
-      </b>{" "}
-      in{" "}
-      <b>
-        <AnyProjectWord
-          projectId={look.projectId}
-          {...word("project")}
-          onPick={(projectId) => onLook({ ...look, projectId })}
-        />
-      </b>
-      ,{" "}
-      <b>
-        <PickWord
-          label="Which"
-          shown={SHOW[look.show]}
-          picks={() =>
-            Object.entries(SHOW).map(([id, name]) => ({ id, value: id as Look["show"], name, matches: [name] }))
-          }
-          {...word("show")}
-          onPick={(show) => onLook({ ...look, show })}
-          width={170}
-        />
-      </b>
-      , by{" "}
-      {look.show === "done"
-        ? "the day they were finished"
-        : look.whose === "by me" && look.show === "open"
-          ? "person"
-          : "due date"}
-    </p>
-  );
 }
 
 /** Tasks: what is to do, by due date; beside it the sheet of the one that is here. */
@@ -192,6 +113,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
             : null,
       },
     );
+  const { marked, mark, clear } = useMarked(rows);
   const changeNow = useRef(change);
   changeNow.current = change;
   // The same for all rows and at every turn, so that only rows that changed are drawn again.
@@ -203,8 +125,9 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
         setInRow(field && { slug: of, field });
       },
       onChange: (task: TaskRow, to: FieldChange) => changeNow.current(task, to),
+      onMark: mark,
     }),
-    [go],
+    [go, mark],
   );
   const finish = (task: TaskRow) =>
     void change(task, { field: "state", to: task.state === "done" ? "to begin" : "done" });
@@ -239,6 +162,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     p: handing.putBy,
     m: handing.remind,
     u: () => void undo(),
+    y: () => sheet && mark(sheet.task.id),
   });
 
   const acts = sheet && (
@@ -274,7 +198,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
         aria-label="The list"
       >
         <div className="flex min-h-[50px] flex-none flex-wrap items-center gap-x-4 gap-y-1 border-b border-hairline py-2 pl-4 pr-[10px]">
-          <Sentence
+          <TasksSentence
             look={look}
             outsider={rows.find((row) => row.theirs?.id === look.personId)?.theirs?.name ?? null}
             onLook={changeLook}
@@ -303,6 +227,20 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
             }
           />
         )}
+        <MarkedTasks
+          tasks={marked}
+          onClear={clear}
+          onHand={(toId, note, due) =>
+            run(
+              "hand over many",
+              { taskIds: marked.map((task) => task.id), toId, note, ...(due ? { due } : {}) },
+              {
+                says: () =>
+                  `${marked.length} tasks are with ${house.team.find((person) => person.id === toId)?.name ?? "them"}.`,
+              },
+            )
+          }
+        />
         {rows.length === 0 ? (
           <div className="flex flex-1 flex-col items-center justify-center gap-2 p-8 text-center">
             <h2 className="text-[18px]">{look.show === "done" ? "Nothing is finished yet" : "Nothing to do here"}</h2>
@@ -317,6 +255,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
             rows={grouped}
             hereSlug={hereSlug}
             editing={inRow}
+            marked={marked}
             acts={rowActs}
             hasMore={tasks.hasNextPage && !tasks.isFetchingNextPage}
             onMore={() => void tasks.fetchNextPage()}
@@ -363,6 +302,9 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               onStep={(change) => run("step", { taskId: sheet.task.id, change })}
               onForgetReminder={handing.forgetReminder}
               onPosted={handing.onPosted}
+              onPostedAt={handing.onPostedAt}
+              onHowFar={(percent) => run("how far", { taskId: sheet.task.id, percent })}
+              onHold={(heldById) => run("hold", { taskId: sheet.task.id, heldById })}
               writing={
                 isWriting && (
                   <TaskWriting

@@ -11,6 +11,7 @@ import type { HowShown } from "../parts/use-acts";
 import { AnswerLine, GivenToMe } from "./given-to-me";
 import { HandOver } from "./hand-over";
 import { RepeatsLine } from "./repeats-line";
+import type { SheetProps } from "./task-sheet-props";
 
 /** What is being done about who has the task. */
 type Handing = "hand over" | "hand back" | "ask back" | "doubt" | "finish" | "put by" | "remind" | "repeat";
@@ -32,6 +33,7 @@ export function useHanding(
   repeat: () => void;
   forgetReminder: (reminderId: string) => void;
   onPosted: (personId: string, hears: boolean | null) => void;
+  onPostedAt: SheetProps["onPostedAt"];
 } {
   const { me, team, zone, figures } = useHouse();
   const { now, calendar } = useToday();
@@ -209,5 +211,14 @@ export function useHanding(
         ? void run("bring back", { taskId }, { says: () => `${task.reference} is back.` })
         : begin("put by"),
     onPosted: (personId, hears) => void run("keep posted", { taskId, personId, hears }),
+    onPostedAt: (place, personId, name) =>
+      void run(
+        "keep posted at",
+        { ...place, personId, hears: true },
+        {
+          says: () =>
+            `${personId === me.id ? "You are" : `${team.find((one) => one.id === personId)?.name ?? "They"} is`} kept posted on all of ${name}.`,
+        },
+      ),
   };
 }

@@ -13,18 +13,28 @@ const LOUD_ARCS = { "at once": 3, later: 1, not: 0 } as const;
 export function WhoHears({
   sheet,
   onPosted,
+  onPostedAt,
 }: {
   sheet: TaskSheet;
   onPosted: (personId: string, hears: boolean | null) => void;
+  /** Kept posted on every task of its project or workstream. */
+  onPostedAt: (place: { projectId: string; workstreamId: string | null }, personId: string, name: string) => void;
 }) {
   const { me, team } = useHouse();
   const [isOpen, setOpen] = useState(false);
+  const [isPlaceOpen, setPlaceOpen] = useState(false);
+  const { task } = sheet;
+  const places = [
+    { projectId: task.projectId, workstreamId: null, name: task.project },
+    { projectId: task.projectId, workstreamId: task.workstreamId, name: sheet.workstream },
+  ].filter((place) => place.name !== null && place.projectId !== null);
+  const nameOf = (id: string) => team.find((one) => one.id === id)?.name ?? "Somebody";
   const isMine = sheet.task.owner?.id === me.id;
   return (
     <div className="text-[13px]">
       <ul>
-        {sheet.hears.map(({ personId, why, loudness }) => {
-          const name = personId === me.id ? "You" : (team.find((one) => one.id === personId)?.name ?? "Somebody");
+        {sheet.hears.map(({ personId, why, loudness, forId, at }) => {
+          const name = personId === me.id ? "You" : nameOf(personId);
           return (
             <li key={personId} className="flex items-baseline gap-1.5 leading-[20px]">
               <span className="self-center">
@@ -32,9 +42,11 @@ export function WhoHears({
               </span>
               <b>{name}</b>
               <span className="text-soft">
-                {personId === me.id && why === "owns it" ? "own it" : why}, {LOUD_WORDS[loudness]}
+                {personId === me.id && why === "owns it" ? "own it" : why}
+                {forId && ` ${nameOf(forId)}`}
+                {at && ` on all of ${at}`}, {LOUD_WORDS[loudness]}
               </span>
-              {why === "kept posted" && (
+              {why === "kept posted" && at === null && (
                 <button
                   type="button"
                   className="word ml-auto text-[12px]"
@@ -78,6 +90,34 @@ export function WhoHears({
         }
         onPick={(personId) => onPosted(personId, true)}
       />
+      {places.length > 0 && (
+        <span className="text-soft">
+          {", "}
+          <PickWord
+            label="Keep posted on more than this task"
+            shown="or on the project"
+            isMissing
+            isQuiet
+            isOpen={isPlaceOpen}
+            onOpen={setPlaceOpen}
+            width={190}
+            picks={() =>
+              places.flatMap(({ projectId, workstreamId, name }) =>
+                team
+                  .filter((person) => !sheet.hears.some((one) => one.personId === person.id && one.at === name))
+                  .map((person) => ({
+                    id: `${person.id} ${workstreamId}`,
+                    value: { place: { projectId: projectId!, workstreamId }, personId: person.id, name: name! },
+                    name: person.id === me.id ? "you" : person.name,
+                    matches: [person.name, ...person.nicknames, ...(person.id === me.id ? ["you", "me"] : [])],
+                    note: `on all of ${name}`,
+                  })),
+              )
+            }
+            onPick={({ place, personId, name }) => onPostedAt(place, personId, name)}
+          />
+        </span>
+      )}
     </div>
   );
 }

@@ -1,12 +1,12 @@
 "use client";
 
 import { useEffect, useState } from "react";
-import { baseSubject } from "../../core/letters/base-subject";
-import { dayOf } from "../../core/time/moment";
 import type { WaitRow } from "../../core/views/waiting-view";
-import { chaseLetter } from "../../core/waiting/chase-letter";
+import { chaseOf } from "../../core/waiting/chase-of";
 import { useHouse, useToday } from "../parts/house";
 import { PersonLabel } from "../parts/marks";
+import { SmallWord } from "../parts/small-word";
+import { PlanLine, type PlannedChases } from "./plan-line";
 
 /** A chase as it would go out. */
 export interface Chase {
@@ -28,24 +28,8 @@ export function useChases(): {
   return {
     chaseOf: (row) => {
       const own = reworded[keyOf(row)] ?? "";
-      const proposed = chaseLetter(
-        {
-          name: row.from?.name ?? "",
-          sender: me.name,
-          title: row.task.title,
-          quote: row.quote && { ...row.quote, day: dayOf({ at: row.quote.at, zone }) },
-          due: row.due?.day ?? null,
-          isPromise: row.isPromise,
-          today,
-          chases: row.chases,
-        },
-        calendar,
-      );
-      return {
-        text: own || proposed,
-        isReworded: own !== "",
-        subject: row.subject ? `Re: ${baseSubject(row.subject)}` : row.task.title,
-      };
+      const { subject, text } = chaseOf(row, me.name, { today, zone, calendar });
+      return { subject, text: own || text, isReworded: own !== "" };
     },
     reword: (row, text) => {
       const next = { ...reworded, [keyOf(row)]: text };
@@ -88,8 +72,10 @@ export function OpenChase(props: {
   readonly onRewording: (isRewording: boolean) => void;
   readonly onReword: (text: string) => void;
   readonly onSend: () => void;
+  readonly onPlan: (plan: PlannedChases) => Promise<boolean>;
 }) {
   const { row, chase } = props;
+  const [isPlanning, setPlanning] = useState(false);
   const { me } = useHouse();
   const firm = row.from && "firm" in row.from ? row.from.firm : null;
   return (
@@ -144,7 +130,17 @@ export function OpenChase(props: {
             our wording again
           </button>
         )}
+        {!isPlanning && (
+          <SmallWord className="ml-2" onClick={() => setPlanning(true)}>
+            let it leave by itself later
+          </SmallWord>
+        )}
       </p>
+      {isPlanning && (
+        <div className="px-3 pb-3">
+          <PlanLine row={row} onPlan={props.onPlan} onClose={() => setPlanning(false)} />
+        </div>
+      )}
     </article>
   );
 }

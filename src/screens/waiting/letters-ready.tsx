@@ -6,6 +6,7 @@ import { useToday } from "../parts/house";
 import { KeyCap } from "../parts/marks";
 import { FoldedChase, OpenChase, type useChases } from "./chase-card";
 import { nextWords } from "./next-words";
+import type { PlannedChases } from "./plan-line";
 
 /** Minutes that one letter takes to look over, for the sentence at the head. */
 const MINUTES_A_LETTER = 0.5;
@@ -40,6 +41,7 @@ export function LettersReady(props: {
   readonly onRewording: (isRewording: boolean) => void;
   readonly onPick: (id: string) => void;
   readonly onSend: () => void;
+  readonly onPlan: (row: WaitRow, plan: PlannedChases) => Promise<boolean>;
 }) {
   const { ready, open, dealt } = props;
   const { today } = useToday();
@@ -69,7 +71,9 @@ export function LettersReady(props: {
       )}
       {open && (
         <OpenChase
+          key={open.task.id}
           row={open}
+          onPlan={(plan) => props.onPlan(open, plan)}
           chase={props.chases.chaseOf(open)}
           why={nextWords(open, today).why}
           isRewording={props.isRewording}

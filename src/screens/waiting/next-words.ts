@@ -17,6 +17,7 @@ const WHY: Readonly<Record<NextStep["why"], string>> = {
   "on time": "nothing to do now",
   "enough this week": "chased enough this week",
   "no address": "nobody reads letters there",
+  planned: "leaves by itself unless they write first",
 };
 
 /** What comes next for a wait, in words: what to do, and why or when. `isNow` where it is for today. */
@@ -54,6 +55,8 @@ export function nextWords(
       return words(isNow ? "Ring them today" : `Ring ${day}`);
     case "letter":
       return words(isNow ? "Letter ready" : `Letter ${day}`, { isLetter: true });
+    case "planned letter":
+      return words(`Letter ${day}`, { isLetter: true, isNow: false });
     case "ask":
       return words(`Ask ${first}`, {
         isNow: true,

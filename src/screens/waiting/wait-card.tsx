@@ -1,6 +1,7 @@
 "use client";
 
 import Link from "next/link";
+import { useState } from "react";
 import { sayDay, sayDistance, sayMomentFully } from "../../core/time/say-day";
 import type { WaitRow } from "../../core/views/waiting-view";
 import { readCall } from "../../core/waiting/read-call";
@@ -8,6 +9,7 @@ import { useHouse, useToday } from "../parts/house";
 import { KeyCap } from "../parts/marks";
 import { useDraft } from "../parts/use-draft";
 import { nextWords } from "./next-words";
+import { PlanLine, type PlannedChases, PlanStands } from "./plan-line";
 
 /** What a line about a call comes to. */
 export interface NotedCall {
@@ -80,8 +82,10 @@ export function WaitCard(props: {
   readonly onCalling: (isCalling: boolean) => void;
   readonly onNote: (call: NotedCall) => Promise<boolean>;
   readonly onLetter: (() => void) | null;
+  readonly onPlan: (plan: PlannedChases) => Promise<boolean>;
 }) {
   const { row } = props;
+  const [isPlanning, setPlanning] = useState(false);
   const { now, today } = useToday();
   const next = nextWords(row, today);
   return (
@@ -111,7 +115,16 @@ export function WaitCard(props: {
           </span>
         )}
       </p>
-      {props.isCalling ? (
+      {row.task.chasePlan && (
+        <PlanStands
+          plan={row.task.chasePlan}
+          row={row}
+          onEnd={() => void props.onPlan({ firstAt: null, every: 1, letters: 1 })}
+        />
+      )}
+      {isPlanning ? (
+        <PlanLine row={row} onPlan={props.onPlan} onClose={() => setPlanning(false)} />
+      ) : props.isCalling ? (
         <CallLine row={row} onNote={props.onNote} onClose={() => props.onCalling(false)} />
       ) : (
         <div className="mt-2 flex flex-wrap gap-2">
@@ -123,6 +136,11 @@ export function WaitCard(props: {
           {row.isOutside && (
             <button type="button" className="btn is-small is-line" onClick={() => props.onCalling(true)}>
               Note a call <KeyCap name="C" />
+            </button>
+          )}
+          {props.onLetter && !row.task.chasePlan && (
+            <button type="button" className="btn is-small is-line" onClick={() => setPlanning(true)}>
+              Letters by themselves
             </button>
           )}
           {next.what === "Read their letter" && row.inSortId && (

@@ -9,7 +9,8 @@ export interface WaitingLook {
   readonly from: "anybody" | "outside" | "the team";
   readonly personId: string | null;
   readonly projectId: string | null;
-  readonly isMine: boolean;
+  /** Waited for by this member of the team alone; null for all. */
+  readonly forId: string | null;
   readonly order: "silence" | "person" | "project";
 }
 
@@ -21,7 +22,7 @@ export function waitingInAddress(look: WaitingLook): string {
   if (look.from !== "anybody") search.set("from", look.from);
   if (look.personId) search.set("person", look.personId);
   if (look.projectId) search.set("project", look.projectId);
-  if (look.isMine) search.set("mine", "1");
+  if (look.forId) search.set("for", look.forId);
   if (look.order !== "silence") search.set("order", look.order);
   return search.size > 0 ? `?${search}` : "";
 }

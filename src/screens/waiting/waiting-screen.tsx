@@ -12,6 +12,7 @@ import { useRowsInSight } from "../parts/use-rows-in-sight";
 import { useChases } from "./chase-card";
 import { ChaseActs, LettersReady, useLeftOut } from "./letters-ready";
 import { NewWait } from "./new-wait";
+import type { PlannedChases } from "./plan-line";
 import { LineHead, LineKey } from "./silence-line";
 import { WaitCard } from "./wait-card";
 import { WaitRowView } from "./wait-row";
@@ -108,6 +109,12 @@ export function WaitingScreen(props: {
       },
     );
   };
+  const planChases = (row: WaitRow, plan: PlannedChases) =>
+    run(
+      "plan chases",
+      { taskId: row.task.id, ...plan },
+      { says: () => (plan.firstAt === null ? "No letter leaves by itself." : "Planned.") },
+    );
   const leave = (row: WaitRow) => {
     leaveOut(row.task.id);
     setEarly(null);
@@ -216,6 +223,7 @@ export function WaitingScreen(props: {
               onNote={(call) =>
                 run("note a call", { taskId: here.task.id, ...call }, { says: () => "The call is noted." })
               }
+              onPlan={(plan) => planChases(here, plan)}
               onLetter={
                 here.isOutside && !open && here.next.what !== "read their letter" ? () => setEarly(here.task.id) : null
               }
@@ -230,6 +238,7 @@ export function WaitingScreen(props: {
             onRewording={setRewording}
             onPick={go}
             onSend={() => open && send(open)}
+            onPlan={planChases}
           />
         </div>
         {open && (

@@ -25,7 +25,9 @@ export function WaitingSentence(props: {
   readonly onLook: (look: WaitingLook) => void;
 }) {
   const { look, onLook } = props;
-  const { team } = useHouse();
+  const { team, me } = useHouse();
+  const nameFor = (id: string | null) =>
+    id === null ? "all of us" : id === me.id ? "me" : (team.find((one) => one.id === id)?.name ?? "somebody");
   const [open, setOpen] = useState<"from" | "project" | "order" | "whom" | null>(null);
   const word = (name: typeof open) => ({
     isOpen: open === name,
@@ -63,16 +65,16 @@ export function WaitingSentence(props: {
       <b>
         <PickWord
           label="For whom"
-          shown={look.isMine ? "me" : "all of us"}
+          shown={nameFor(look.forId)}
           picks={() =>
-            [true, false].map((isMine) => {
-              const name = isMine ? "me" : "all of us";
-              return { id: name, value: isMine, name, matches: [name] };
+            [null, me.id, ...team.filter((one) => one.id !== me.id).map((one) => one.id)].map((forId) => {
+              const name = nameFor(forId);
+              return { id: forId ?? "all", value: forId, name, matches: [name] };
             })
           }
           {...word("whom")}
-          onPick={(isMine) => onLook({ ...look, isMine })}
-          width={90}
+          onPick={(forId) => onLook({ ...look, forId })}
+          width={130}
         />
       </b>{" "}
       in{" "}

@@ -9,10 +9,17 @@ export const metadata: Metadata = { title: "Waiting" };
 export default async function WaitingPage({
   searchParams,
 }: {
-  searchParams: Promise<{ from?: string; person?: string; project?: string; mine?: string; order?: string }>;
+  searchParams: Promise<{
+    from?: string;
+    person?: string;
+    project?: string;
+    for?: string;
+    mine?: string;
+    order?: string;
+  }>;
 }) {
   const { db, personId } = await viewerOrSignIn("/waiting");
-  const look = readWaitingLook(await searchParams);
+  const look = readWaitingLook(await searchParams, { personId });
   const first = await waitingAnswer(db, { personId }, look, null);
   const outside = await knownOutside(db, { personId });
   return <WaitingScreen key={JSON.stringify(look)} look={look} first={first} outside={outside} />;

@@ -7,7 +7,7 @@ import { forViewer, isForeign, sayNo } from "../../_server/reply";
 export const dynamic = "force-dynamic";
 
 export async function GET(): Promise<Response> {
-  return forViewer(async ({ db, personId }) => Response.json(await noticesFor(db, { personId })));
+  return forViewer(async ({ db, personId }) => Response.json(await noticesFor(db, { personId }, now())));
 }
 
 const seen = z.object({ taskNumber: z.int().nullable(), upTo: z.int() });

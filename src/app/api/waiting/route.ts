@@ -6,7 +6,7 @@ export const dynamic = "force-dynamic";
 export async function GET(request: Request): Promise<Response> {
   return forViewer(async ({ db, personId }) => {
     const { searchParams } = new URL(request.url);
-    const look = readWaitingLook(Object.fromEntries(searchParams));
+    const look = readWaitingLook(Object.fromEntries(searchParams), { personId });
     return Response.json(await waitingAnswer(db, { personId }, look, searchParams.get("after")));
   });
 }
