@@ -1,6 +1,6 @@
 import crypto from "node:crypto";
 import { sql } from "drizzle-orm";
-import { itipRequest, sequenceOf } from "../core/exchange/itip";
+import { type ItipStanding, itipMessage, sequenceOf } from "../core/exchange/itip";
 import { isDigestDue } from "../core/hearing/digest-times";
 import type { Happening, NoticeMail, Why } from "../core/hearing/heard";
 import { digestLetter, type MailedTask, noticeLetter } from "../core/hearing/notice-letter";
@@ -84,12 +84,30 @@ async function answerLinks(db: Database, told: readonly Told[], base: string): P
   return links;
 }
 
+/** A task in a letter as calendar programs are told of it; null where they need not be. */
+interface CalendarTask {
+  readonly taskId: string;
+  readonly slug: string;
+  readonly standing: ItipStanding | null;
+}
+
+/** What has become of a task for its owner, by the last thing that they are told of it. */
+function standingOf(told: readonly Told[]): ItipStanding | null {
+  for (const { notice } of told) {
+    if (notice.forWhom !== null) continue;
+    if (notice.what === "taken away" || (notice.what === "called off" && notice.why === "owns it")) return "no more";
+    if (notice.what === "given") return "new";
+    if (notice.what === "moved" && notice.why === "owns it") return "as it is";
+  }
+  return null;
+}
+
 async function asTasks(
   db: Database,
   told: readonly Told[],
   base: string,
   say: (day: string) => string,
-): Promise<(MailedTask & { readonly taskId: string; readonly slug: string })[]> {
+): Promise<(MailedTask & CalendarTask)[]> {
   const links = await answerLinks(db, told, base);
   const tasks = new Map<string, Told[]>();
   for (const one of told) tasks.set(one.taskId, [...(tasks.get(one.taskId) ?? []), one]);
@@ -99,6 +117,7 @@ async function asTasks(
     return {
       taskId,
       slug,
+      standing: standingOf(of),
       reference,
       title,
       due: first!.dueDay ? `${say(first!.dueDay)}${first!.dueTime ? `, ${first!.dueTime}` : ""}` : null,
@@ -116,14 +135,16 @@ async function asTasks(
   });
 }
 
-/** The hand-over as calendar programs know it: they answer to the address of the task. */
-async function calendarRequest(
+/** The task as calendar programs know it: given, moved or taken away; they answer to the address of the task. */
+async function calendarPart(
   db: Database,
-  task: MailedTask & { readonly taskId: string; readonly slug: string },
+  task: MailedTask & CalendarTask,
   member: Member,
   domain: string,
   now: number,
 ): Promise<string | null> {
+  const { standing } = task;
+  if (standing === null) return null;
   const [row] = await rowsOf<{
     priority: Priority;
     dueDay: string | null;
@@ -132,13 +153,17 @@ async function calendarRequest(
     chain: Chain;
     createdAt: InstantText;
     giver: string | null;
+    isKnown: boolean;
   }>(
     db,
-    sql`select t.priority, t.due_day::text as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.chain, t.created_at as "createdAt", (select name from person where id = (t.chain->-1->>'by')::uuid) as giver
+    sql`select t.priority, t.due_day::text as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.chain, t.created_at as "createdAt", (select name from person where id = (t.chain->-1->>'by')::uuid) as giver,
+        exists (select 1 from outgoing o where o.task_id = t.id and o.person_id = ${member.id} and o.calendar is not null) as "isKnown"
       from task t where t.id = ${task.taskId}`,
   );
-  if (!row) return null;
-  return itipRequest(
+  // What was never sent to a program of theirs, that program need not move or cancel.
+  if (!row || (standing !== "new" && !row.isKnown)) return null;
+  const made = millis(row.createdAt);
+  return itipMessage(
     {
       id: task.taskId,
       title: task.title,
@@ -146,10 +171,12 @@ async function calendarRequest(
       due: row.dueDay ? { day: row.dueDay, time: row.dueTime, zone: row.dueZone ?? "UTC" } : null,
       priority: row.priority,
       link: task.link,
-      sequence: sequenceOf(row.chain, millis(row.createdAt)),
+      // Beyond that of the hand-over, which it follows (RFC 5546 section 2.1.4).
+      sequence: standing === "new" ? sequenceOf(row.chain, made) : Math.floor((now - made) / 1000),
     },
     { name: row.giver ?? "", address: taskAddress(task.slug, domain) },
     { name: member.name, address: member.address },
+    standing,
     now,
   );
 }
@@ -226,7 +253,7 @@ export async function mailNotices(db: Database, base: string, now: number): Prom
           maybeTwice: false,
           isAutomatic: true,
           replyTo: task ? taskAddress(task.slug, domain) : null,
-          calendar: task?.answerLink ? await calendarRequest(tx, task, member, domain, now) : null,
+          calendar: task ? await calendarPart(tx, task, member, domain, now) : null,
         });
         count += 1;
       }

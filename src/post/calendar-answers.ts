@@ -3,6 +3,8 @@ import { perform } from "../acts/perform";
 import { readItipReply, sequenceOf } from "../core/exchange/itip";
 import { readMime } from "../core/letters/mime";
 import type { Chain } from "../core/tasks/chain";
+import { dayOf } from "../core/time/moment";
+import { sayDay } from "../core/time/say-day";
 import type { Database } from "../data/engine/database";
 import { type InstantText, millis, rowsOf } from "../data/rows";
 
@@ -19,8 +21,8 @@ async function calendarParts(db: Database, letterId: string): Promise<string[]> 
 }
 
 /**
- * Does what a calendar program answers to a hand-over (RFC 5546 section 3.4.3), in the name of the owner: accepted, declined,
- * delegated to a member, under way, completed. Only of the owner themselves, by a sender that is proved, and to the hand-over
+ * Does what a calendar program answers to a hand-over (RFC 5546 section 3.4), in the name of the owner: accepted, declined,
+ * delegated to a member, under way and how far, completed; another date that it proposes is a question to who gave the task. Only of the owner themselves, by a sender that is proved, and to the hand-over
  * as it stands; everything else is a letter like others.
  */
 export async function followCalendarAnswer(
@@ -51,7 +53,7 @@ export async function followCalendarAnswer(
   const actor = { personId: task.ownerId, now };
   const taskId = task.id;
   const act = async (name: string, input: object) => {
-    const done = await perform(db, actor, name, { taskId, ...input }, `itip:${letterId}`);
+    const done = await perform(db, actor, name, { taskId, ...input }, `itip:${letterId}:${name}`);
     // Its work is done: it need not be sorted by anybody.
     if (done.ok)
       await db.execute(
@@ -59,6 +61,22 @@ export async function followCalendarAnswer(
       );
   };
   const state = (to: string) => act("change task", { change: { field: "state", to }, was: null });
+  if (reply.method === "REFRESH")
+    return void (await db.execute(
+      // As the hand-over was mailed, so it is once more: with the next look for letters.
+      sql`update notice set mailed_at = null, answer_key = null where id = (select id from notice where task_id = ${taskId} and person_id = ${task.ownerId} and what = 'given' and seen_at is null order by at desc limit 1)`,
+    ));
+  if (reply.method === "COUNTER") {
+    const { proposed } = reply;
+    const today = dayOf({ at: now, zone: "UTC" });
+    const when = proposed
+      ? `Could it be due ${sayDay(proposed.day, today)}${proposed.time ? `, ${proposed.time} UTC` : ""} instead?`
+      : "";
+    const question = [when, reply.comment].filter((text) => text !== "").join(" ");
+    return void (question && (await act("ask back", { question })));
+  }
+  if (reply.percent !== null && (reply.answer === "accepted" || reply.answer === "in-process"))
+    await act("how far", { percent: reply.percent });
   switch (reply.answer) {
     case "accepted":
       return void (await act("take on", {}));

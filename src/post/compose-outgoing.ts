@@ -16,12 +16,17 @@ export interface OutgoingLetter {
   /** Written by the house itself: marked so that no machine answers (RFC 3834 section 5). */
   readonly isAutomatic: boolean;
   readonly replyTo: string | null;
-  /** A calendar object with METHOD REQUEST that goes along. */
+  /** A calendar object that goes along; it names its own method (RFC 5546). */
   readonly calendar: string | null;
   readonly files: readonly { readonly name: string; readonly type: string; readonly bytes: Buffer }[];
 }
 
 const named = ({ name, address }: Correspondent) => ({ name, address });
+
+/** The method of a calendar object, which its part of the letter repeats (RFC 6047 section 2.4). */
+function methodIn(calendar: string): string {
+  return /^METHOD:(\w+)\s*$/m.exec(calendar)?.[1] ?? "REQUEST";
+}
 
 /**
  * The bytes of a letter of ours (RFC 5322, MIME). The same letter gives the same bytes each time, so that a second try
@@ -38,7 +43,9 @@ export function composeOutgoing(letter: OutgoingLetter): Promise<Buffer> {
     messageId: `<${letter.messageId}>`,
     ...(letter.answers ? { inReplyTo: `<${letter.answers}>` } : {}),
     ...(letter.references.length > 0 ? { references: letter.references.map((one) => `<${one}>`) } : {}),
-    ...(letter.calendar ? { icalEvent: { method: "REQUEST", filename: "task.ics", content: letter.calendar } } : {}),
+    ...(letter.calendar
+      ? { icalEvent: { method: methodIn(letter.calendar), filename: "task.ics", content: letter.calendar } }
+      : {}),
     ...(letter.replyTo ? { replyTo: letter.replyTo } : {}),
     ...(letter.isAutomatic
       ? { headers: { "Auto-Submitted": "auto-generated", "X-Auto-Response-Suppress": "All", Precedence: "bulk" } }

@@ -49,22 +49,39 @@ function mayWrite(rule: MayWrite, writer: Writer): boolean {
   return writer.personId !== null || (rule === "people we know" && writer.isKnown);
 }
 
-/** A short answer of the task's owner to a hand-over: what it says is done, once, in their name. */
+/** Characters of an answer that becomes a note at the most: a longer letter is read as a letter. */
+const LONGEST_NOTE = 2_000;
+
+/** Characters of a short answer that says nothing beside it. */
+const BARE_ANSWER = 30;
+
+/**
+ * What a member writes to a task's address: a short answer of its owner to a hand-over is done, once, in their name; other
+ * words become a note, so that those who follow the task hear of them.
+ */
 async function answerBack(db: Database, arrived: Arrived, taskId: string, writer: Writer, now: number): Promise<void> {
   if (!writer.isProved || writer.personId === null) return;
   const [letter] = await rowsOf<{ text: string; parts: TextPart[]; ownerId: string | null }>(
     db,
     sql`select left(l.text, 20000) as text, l.parts, (select owner_id from task where id = ${taskId}) as "ownerId" from letter l where l.id = ${arrived.letterId}`,
   );
-  if (!letter || letter.ownerId !== writer.personId) return;
-  const answer = answerInWords(newText(letter));
-  if (!answer) return;
+  if (!letter) return;
+  const text = newText(letter).trim();
+  const answer = letter.ownerId === writer.personId ? answerInWords(text) : null;
   const actor = { personId: writer.personId, now };
-  const { act, ...words } = answer;
   const key = `answer:${arrived.letterId}:${taskId}`;
-  if (act === "done")
-    await perform(db, actor, "change task", { taskId, change: { field: "state", to: "done" }, was: null }, key);
-  else await perform(db, actor, act, { taskId, ...words }, key);
+  let isSaid = false;
+  if (answer) {
+    const { act, ...words } = answer;
+    const done =
+      act === "done"
+        ? await perform(db, actor, "change task", { taskId, change: { field: "state", to: "done" }, was: null }, key)
+        : await perform(db, actor, act, { taskId, ...words }, key);
+    // A reason or a question has its words on the task already.
+    isSaid = done.ok && (act === "hand back" || act === "ask back" || text.length <= BARE_ANSWER);
+  }
+  if (!isSaid && text !== "" && text.length <= LONGEST_NOTE)
+    await perform(db, actor, "comment", { taskId, text }, `note:${arrived.letterId}:${taskId}`);
 }
 
 async function toTask(db: Database, arrived: Arrived, number: number, writer: Writer, now: number): Promise<void> {

@@ -147,4 +147,32 @@ describe.each(ENGINES)("on %s", (engine) => {
     expect(await answerLink(house.db, "x".repeat(32))).toBeNull();
     expect(await answerLink(house.db, "' or 1=1 --")).toBeNull();
   });
+
+  test("a calendar program is told when what it has moves, and when it is taken away, each with a higher sequence", async () => {
+    const now = Date.parse("2026-11-26T10:00:00Z");
+    const { id: taskId } = await make("Hang the sign", now, { ownerId: null });
+    await mailNotices(house.db, BASE, now);
+    const sent: (readonly [string, number])[] = [];
+    const mailed = async (at: number) => {
+      await mailNotices(house.db, BASE, at);
+      const [row] = await rowsOf<{ calendar: string | null }>(
+        house.db,
+        sql`select calendar from outgoing where task_id = ${taskId} order by created_at desc, id desc limit 1`,
+      );
+      const text = row?.calendar ?? "";
+      sent.push([/^METHOD:(\w+)/m.exec(text)?.[1] ?? "", Number(/^SEQUENCE:(\d+)/m.exec(text)?.[1])]);
+    };
+    await act(house.ines, "hand over", { taskId, toIds: [house.suki], note: "" }, now + MINUTE);
+    await mailed(now + 5 * MINUTE);
+    const due = { day: "2026-12-04", time: null, zone: "Europe/London" };
+    await act(house.ines, "change task", { taskId, change: { field: "due", to: due }, was: null }, now + 10 * MINUTE);
+    await mailed(now + 15 * MINUTE);
+    await act(house.ines, "hand over", { taskId, toIds: [house.ines], note: "" }, now + 20 * MINUTE);
+    await mailed(now + 25 * MINUTE);
+    expect(sent).toEqual([
+      ["REQUEST", 60],
+      ["REQUEST", 900],
+      ["CANCEL", 1500],
+    ]);
+  });
 });

@@ -272,6 +272,20 @@ describe("addresses of tasks and workstreams", () => {
     expect(await chain()).toMatchObject([{ answer: "accepted", question: "" }]);
     await post("suki@house.example", address, `Re: ${slug}`, "Sorry, no room before Friday.");
     expect(await chain()).toMatchObject([{ answer: "declined", reason: "Sorry, no room before Friday." }]);
+    // What is no answer becomes a note, of members alone, without what it quotes.
+    await post(
+      "ines@house.example",
+      address,
+      `Re: ${slug}`,
+      "The old plan is in the blue folder.\n\n> Sorry, no room.",
+    );
+    await post("ines@house.example", address, `Re: ${slug}`, "Not proved.", strict);
+    await post("ada@beech.example", address, `Re: ${slug}`, "I have it here.");
+    const notes = (await taskSheet(house.db, { personId: house.ines }, Number(slug.split("-")[1])))!.comments;
+    expect(notes.map((note) => note.text).sort()).toEqual([
+      "The old plan is in the blue folder.",
+      "Which revision do you mean?",
+    ]);
   });
 
   test("a calendar program answers for its owner: accepted, declined with a comment; a stranger's and an old answer change nothing", async () => {
@@ -286,13 +300,20 @@ describe("addresses of tasks and workstreams", () => {
     const { id, slug } = made.ok ? made.made[0]! : { id: "", slug: "" };
     const chain = async () =>
       (await taskSheet(house.db, { personId: house.ines }, Number(slug.split("-")[1])))!.task.chain;
-    const answer = async (from: string, attendee: string, partstat: string, more: string[] = [], by = door) => {
+    const answer = async (
+      from: string,
+      attendee: string,
+      partstat: string,
+      more: string[] = [],
+      by = door,
+      method = "REPLY",
+    ) => {
       const transport = nodemailer.createTransport({ host: "127.0.0.1", port: by.port, ignoreTLS: true });
       const content = [
         "BEGIN:VCALENDAR",
         "VERSION:2.0",
         "PRODID:-//x//EN",
-        "METHOD:REPLY",
+        `METHOD:${method}`,
         "BEGIN:VTODO",
         `UID:${id}`,
         "DTSTAMP:20261124T120000Z",
@@ -302,7 +323,7 @@ describe("addresses of tasks and workstreams", () => {
         "END:VCALENDAR",
         "",
       ].join("\r\n");
-      const icalEvent = { method: "REPLY", content };
+      const icalEvent = { method, content };
       const subject = `${partstat} of ${attendee} by ${from}${by === strict ? ", unproved" : ""}`;
       await transport.sendMail({ from, to: `${slug}@in.house.example`, subject, text: "", icalEvent });
       transport.close();
@@ -328,11 +349,14 @@ describe("addresses of tasks and workstreams", () => {
     expect(await chain()).toMatchObject([{ answer: "needs-action" }]);
     await answer(suki, suki, "DELEGATED", ["SEQUENCE:86400"]);
     expect(await chain()).toMatchObject([{ answer: "needs-action" }]);
-    await answer(suki, suki, "IN-PROCESS", ["SEQUENCE:86400"]);
+    await answer(suki, suki, "NEEDS-ACTION", ["SEQUENCE:86400", "DUE;VALUE=DATE:20261204"], door, "COUNTER");
+    expect(await chain()).toMatchObject([{ question: "Could it be due Fri 4 Dec instead?" }]);
+    await answer(suki, suki, "IN-PROCESS", ["SEQUENCE:86400", "PERCENT-COMPLETE:40"]);
     expect(await chain()).toMatchObject([{ answer: "accepted" }]);
-    expect((await taskSheet(house.db, { personId: house.ines }, Number(slug.split("-")[1])))?.task.state).toBe(
-      "under way",
-    );
+    expect((await taskSheet(house.db, { personId: house.ines }, Number(slug.split("-")[1])))?.task).toMatchObject({
+      state: "under way",
+      percent: 40,
+    });
   });
 
   test("a wrong fruit reaches no task", async () => {

@@ -1,7 +1,7 @@
 import { spawnSync } from "node:child_process";
 import path from "node:path";
 import { expect, test } from "vitest";
-import { itipRequest, readItipReply } from "@/core/exchange/itip";
+import { itipMessage, readItipReply } from "@/core/exchange/itip";
 
 // Requests are read back by Debian's python3-icalendar. The replies are the examples of RFC 5546 section 4.5 (VTODO), written
 // here from memory, without their line folding.
@@ -23,6 +23,13 @@ const reply = (...inner: readonly string[]) =>
     "END:VTODO",
   );
 
+const readBack = (text: string): unknown => {
+  const script = path.join(import.meta.dirname, "python_calendar.py");
+  const printed = spawnSync("/usr/bin/python3", [script], { input: text });
+  if (printed.status !== 0) throw new Error(printed.stderr.toString());
+  return JSON.parse(printed.stdout.toString());
+};
+
 test("a hand-over is a REQUEST that another reader understands: organizer, attendee who needs to act, due, priority", () => {
   const task = {
     id: "0193-task",
@@ -33,16 +40,9 @@ test("a hand-over is a REQUEST that another reader understands: organizer, atten
     link: "https://jam.example/tasks/quince-417",
     sequence: 2,
   };
-  const text = itipRequest(
-    task,
-    { name: "Ines Valdarno", address: "quince-417@house.example" },
-    { name: "Suki Aldane", address: "suki@house.example" },
-    NOW,
-  );
-  const script = path.join(import.meta.dirname, "python_calendar.py");
-  const printed = spawnSync("/usr/bin/python3", [script], { input: text });
-  if (printed.status !== 0) throw new Error(printed.stderr.toString());
-  expect(JSON.parse(printed.stdout.toString())).toMatchObject({
+  const organizer = { name: "Ines Valdarno", address: "quince-417@house.example" };
+  const attendee = { name: "Suki Aldane", address: "suki@house.example" };
+  expect(readBack(itipMessage(task, organizer, attendee, "new", NOW))).toMatchObject({
     method: "REQUEST",
     parts: [
       {
@@ -60,6 +60,40 @@ test("a hand-over is a REQUEST that another reader understands: organizer, atten
       },
     ],
   });
+  // Moved, it is the same task once more; taken away it is cancelled (RFC 5546 section 3.4.5).
+  expect(readBack(itipMessage({ ...task, sequence: 9 }, organizer, attendee, "as it is", NOW))).toMatchObject({
+    method: "REQUEST",
+    parts: [{ errors: [], UID: "0193-task", SEQUENCE: 9, STATUS: "IN-PROCESS" }],
+  });
+  expect(readBack(itipMessage({ ...task, sequence: 10 }, organizer, attendee, "no more", NOW))).toMatchObject({
+    method: "CANCEL",
+    parts: [{ errors: [], UID: "0193-task", SEQUENCE: 10, STATUS: "CANCELLED" }],
+  });
+});
+
+test("another date that is proposed, and the wish to have it again, are read (RFC 5546 sections 3.4.6 and 3.4.7)", () => {
+  const from = (method: string, ...inner: readonly string[]) =>
+    readItipReply(
+      lines(
+        `METHOD:${method}`,
+        "BEGIN:VTODO",
+        "UID:u1",
+        "ATTENDEE;PARTSTAT=ACCEPTED:mailto:b@example.com",
+        ...inner,
+        "END:VTODO",
+      ),
+    );
+  expect(from("COUNTER", "DUE;VALUE=DATE:20261204", "COMMENT:The smith is away")).toMatchObject({
+    method: "COUNTER",
+    proposed: { day: "2026-12-04", time: null },
+    comment: "The smith is away",
+  });
+  expect(from("COUNTER", "DUE:20261204T140000Z")).toMatchObject({ proposed: { day: "2026-12-04", time: "14:00" } });
+  expect(from("COUNTER")).toMatchObject({ proposed: null });
+  expect(from("REFRESH")).toMatchObject({ method: "REFRESH", proposed: null });
+  expect(from("REPLY", "PERCENT-COMPLETE:75", "DUE:20261204T140000Z")).toMatchObject({ percent: 75, proposed: null });
+  expect(from("REPLY", "PERCENT-COMPLETE:750")).toMatchObject({ percent: null });
+  expect(from("PUBLISH")).toBeNull();
 });
 
 test("replies of RFC 5546 are read: accepted with a comment, under way, completed, declined, delegated", () => {

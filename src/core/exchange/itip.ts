@@ -42,25 +42,43 @@ function party(name: "organizer" | "attendee", { name: cn, address }: Party, mor
   return property;
 }
 
+/** What a task is to its owner when it goes out: new, as they have it, or theirs no more. */
+export type ItipStanding = "new" | "as it is" | "no more";
+
+/** What is sent to an attendee: RFC 5546 section 3.4.2 for what is theirs, section 3.4.5 for what is theirs no more. */
+const SENT = {
+  new: { method: "REQUEST", partstat: "NEEDS-ACTION", rsvp: "TRUE", status: "NEEDS-ACTION" },
+  "as it is": { method: "REQUEST", partstat: "ACCEPTED", rsvp: "FALSE", status: "IN-PROCESS" },
+  "no more": { method: "CANCEL", partstat: "NEEDS-ACTION", rsvp: "FALSE", status: "CANCELLED" },
+} as const;
+
 /**
- * A REQUEST for a VTODO (RFC 5546 section 3.4.2): a task given to its owner, who is asked to answer to the organizer.
+ * A VTODO for its owner (RFC 5546): a REQUEST where it is given to them, to be answered to the organizer, and where it has
+ * moved; a CANCEL where it was taken from them or called off.
  * @param now milliseconds since 1970 UTC
  */
-export function itipRequest(task: ItipTask, organizer: Party, attendee: Party, now: number): string {
+export function itipMessage(
+  task: ItipTask,
+  organizer: Party,
+  attendee: Party,
+  standing: ItipStanding,
+  now: number,
+): string {
+  const { method, partstat, rsvp, status } = SENT[standing];
   const root = new ICAL.Component("vcalendar");
   root.updatePropertyWithValue("version", "2.0");
   root.updatePropertyWithValue("prodid", "-//Jam Kettle//Tasks//EN");
-  root.updatePropertyWithValue("method", "REQUEST");
+  root.updatePropertyWithValue("method", method);
   const todo = new ICAL.Component("vtodo");
   todo.updatePropertyWithValue("uid", task.id);
   todo.updatePropertyWithValue("dtstamp", ICAL.Time.fromJSDate(new Date(now), true));
   todo.updatePropertyWithValue("sequence", task.sequence);
   todo.addProperty(party("organizer", organizer));
-  todo.addProperty(party("attendee", attendee, { partstat: "NEEDS-ACTION", rsvp: "TRUE" }));
+  todo.addProperty(party("attendee", attendee, { partstat, rsvp }));
   todo.updatePropertyWithValue("summary", task.title);
   if (task.description !== "") todo.updatePropertyWithValue("description", task.description);
   todo.updatePropertyWithValue("url", task.link);
-  todo.updatePropertyWithValue("status", "NEEDS-ACTION");
+  todo.updatePropertyWithValue("status", status);
   todo.updatePropertyWithValue("priority", PRIORITY_VALUES[task.priority]);
   if (task.due)
     todo.updatePropertyWithValue(
@@ -73,13 +91,18 @@ export function itipRequest(task: ItipTask, organizer: Party, attendee: Party, n
   return calendarText(root);
 }
 
-/** A REPLY of one attendee (RFC 5546 section 3.4.3). */
+/** What one attendee sends: a REPLY (RFC 5546 section 3.4.3), another date (COUNTER, 3.4.7), or that they want it again (REFRESH, 3.4.6). */
 export interface ItipReply {
+  readonly method: "REPLY" | "COUNTER" | "REFRESH";
+  /** The day they propose with a COUNTER, and the time in UTC; null where it names none. */
+  readonly proposed: { readonly day: Day; readonly time: string | null } | null;
   readonly uid: string;
   readonly sequence: number;
   /** Lower case. */
   readonly attendee: string;
   readonly answer: ItipAnswer;
+  /** How far it is, PERCENT-COMPLETE; null where it does not say. */
+  readonly percent: number | null;
   /** Whom it was delegated to, lower case; null where nobody is named. */
   readonly delegatedTo: string | null;
   readonly comment: string;
@@ -97,12 +120,30 @@ function address(value: unknown): string {
     .toLowerCase();
 }
 
-/** Reads a REPLY for a VTODO; null for everything else, also for one that names no attendee, or more than one. */
+function percentIn(value: unknown): number | null {
+  const percent = value === null || value === undefined ? Number.NaN : Number(value);
+  return Number.isInteger(percent) && percent >= 0 && percent <= 100 ? percent : null;
+}
+
+const METHODS: readonly ItipReply["method"][] = ["REPLY", "COUNTER", "REFRESH"];
+
+/** The DUE of a counter-proposal, as a day and perhaps a time in UTC. */
+function proposedIn(todo: ICAL.Component): ItipReply["proposed"] {
+  const due = todo.getFirstPropertyValue("due");
+  if (!(due instanceof ICAL.Time)) return null;
+  if (due.isDate) return { day: due.toString(), time: null };
+  const [day, time] = new Date(due.toUnixTime() * 1000).toISOString().split("T") as [string, string];
+  return { day, time: time.slice(0, 5) };
+}
+
+/** Reads what an attendee of a VTODO sends; null for everything else, also for one that names no attendee, or more than one. */
 export function readItipReply(text: string): ItipReply | null {
   if (text.length > LONGEST) return null;
   try {
     const root = new ICAL.Component(ICAL.parse(text) as never);
-    if (String(root.getFirstPropertyValue("method") ?? "").toUpperCase() !== "REPLY") return null;
+    const named = String(root.getFirstPropertyValue("method") ?? "").toUpperCase();
+    const method = METHODS.find((one) => one === named);
+    if (!method) return null;
     const todos = root.getAllSubcomponents("vtodo");
     const todo = todos[0];
     const attendees = todo?.getAllProperties("attendee") ?? [];
@@ -115,10 +156,13 @@ export function readItipReply(text: string): ItipReply | null {
     if (!answer || uid === "") return null;
     const delegated = attendee!.getParameter("delegated-to");
     return {
+      method,
+      proposed: method === "COUNTER" ? proposedIn(todo) : null,
       uid,
       sequence: Number(todo.getFirstPropertyValue("sequence") ?? 0) || 0,
       attendee: address(attendee!.getFirstValue()),
       answer,
+      percent: percentIn(todo.getFirstPropertyValue("percent-complete")),
       delegatedTo: delegated ? address(delegated) : null,
       comment: String(todo.getFirstPropertyValue("comment") ?? "").trim(),
     };

@@ -84,7 +84,7 @@ function AwayLine({ isLead, onDone }: { isLead: boolean; onDone: () => void }) {
         isReady={isReady}
         onDo={() => void keep()}
         onClose={onDone}
-        columns="1fr 1fr 1fr 1.2fr"
+        columns="1.25fr 1.25fr .9fr 1.2fr"
         glossed={[
           ["Away from", day(read.fromDay)],
           ["Back on", day(read.backDay)],

@@ -42,7 +42,7 @@ function givenWords(task: TaskRow, nameOf: (id: string) => string): string {
 
 /** How far a task is: by its checklist, else by what its owner said. */
 function howFarWords(task: TaskRow): string {
-  return sayProgress(task.steps) || (task.percent === null ? "" : `${task.percent} per cent`);
+  return sayProgress(task.steps) || (task.percent === null ? "" : `${task.percent} %`);
 }
 
 /** What stands below the state: why it is so. */

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import type { Why } from "../../core/hearing/heard";
 import type { TaskSheet } from "../../core/views/views";
 import { useHouse } from "../parts/house";
 import { Loud } from "../parts/loud";
@@ -8,6 +9,13 @@ import { PickWord } from "../words/pick-word";
 
 const LOUD_WORDS = { "at once": "at once", later: "with the digest", not: "not this one" } as const;
 const LOUD_ARCS = { "at once": 3, later: 1, not: 0 } as const;
+
+/** The reasons as they are said to oneself. */
+const YOUR: Readonly<Partial<Record<Why, string>>> = {
+  "owns it": "own it",
+  "covers for": "cover for",
+  "had it": "had it",
+};
 
 /** Who hears of the task, why and how loudly; anybody can be kept posted, and each can say that they do not want to hear. */
 export function WhoHears({
@@ -42,7 +50,7 @@ export function WhoHears({
               </span>
               <b>{name}</b>
               <span className="text-soft">
-                {personId === me.id && why === "owns it" ? "own it" : why}
+                {(personId === me.id && YOUR[why]) || why}
                 {forId && ` ${nameOf(forId)}`}
                 {at && ` on all of ${at}`}, {LOUD_WORDS[loudness]}
               </span>

@@ -17,7 +17,7 @@ const WHY: Readonly<Record<NextStep["why"], string>> = {
   "on time": "nothing to do now",
   "enough this week": "chased enough this week",
   "no address": "nobody reads letters there",
-  planned: "leaves by itself unless they write first",
+  planned: "unless they write",
 };
 
 /** What comes next for a wait, in words: what to do, and why or when. `isNow` where it is for today. */

@@ -1,4 +1,6 @@
+import { linkToOwner, takenOn } from "../chain";
 import { invalid, type Outcome } from "../outcome";
+import { holdingColumns } from "../row";
 import type { Step } from "../steps";
 import type { TaskState } from "../task";
 import type { HandFacts } from "./hand-over";
@@ -17,6 +19,10 @@ export function howFar(
     return invalid("How far it is goes from 0 to 100 per cent. Nothing was changed.");
   const begins = facts.state === "to begin" && percent !== null && percent > 0;
   const state: TaskState = begins ? "under way" : facts.state;
-  const values = { percent, state, changedAt: now };
+  // The owner who has begun has taken it on.
+  const link = linkToOwner(facts.holding);
+  const isTaken = begins && link?.answer === "needs-action" && link.to === facts.actorId;
+  const holding = isTaken ? holdingColumns(takenOn(facts.holding, now)) : {};
+  const values = { percent, state, ...holding, changedAt: now };
   return { ok: true, about: facts.about, writes: [{ row: "task", id: facts.id, isNew: false, values }] };
 }
