@@ -28,7 +28,13 @@ for (const [kind, { count, right, mistakes }] of scoreSentences()) {
   say(`labelled sentences: ${kind}`, { count, right });
   for (const one of mistakes) process.stdout.write(`  ${one}\n`);
 }
-for (const set of ["conversations", "conversations-b", "conversations-c"] as const) {
+for (const set of [
+  "conversations",
+  "conversations-b",
+  "conversations-c",
+  "conversations-d",
+  "conversations-e",
+] as const) {
   const { mistakes, ...following } = await scoreFollowing(set);
   say(`labelled ${set}`, following);
   for (const one of mistakes) process.stdout.write(`  ${one}\n`);

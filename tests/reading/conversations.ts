@@ -22,11 +22,16 @@ interface Labelled {
   readonly changes: readonly Changes[];
 }
 
-const MARK = /\{(open|change) (\w+); ?([\w ]+); ?([\w,-]+); ?([\w,-]+) \| ([^}]+)\}/g;
+const MARK = /\{(open|change) (\w+); ?([\w ]+); ?([\w.,-]+); ?([\w.,-]+) \| ([^}]+)\}/g;
 const days = (text: string) => (text === "-" ? [] : text.split(","));
 
 /** Sets of labelled conversations, by the file they stand in. */
-export type ConversationSet = "conversations" | "conversations-b" | "conversations-c";
+export type ConversationSet =
+  | "conversations"
+  | "conversations-b"
+  | "conversations-c"
+  | "conversations-d"
+  | "conversations-e";
 
 async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);
@@ -61,6 +66,14 @@ async function labelledConversations(set: ConversationSet): Promise<Labelled[][]
   return conversations;
 }
 
+/** What counts as an answer to a wait: finished, half, a new promise or another date, or that it does not come. */
+const ANSWERS: ReadonlySet<string> = new Set(["done", "part", "promised", "moved", "passed", "declined", "called off"]);
+
+/** Whether somebody outside owes an item. */
+function isOwed(owner: string | null): boolean {
+  return owner !== null && !PEOPLE.team.some((one) => one.address === owner);
+}
+
 /** How well conversations are followed: shares from 0 to 1, and every mistake in words. */
 export async function scoreFollowing(set: ConversationSet) {
   const sum = {
@@ -73,6 +86,9 @@ export async function scoreFollowing(set: ConversationSet) {
     dueHits: 0,
     quiet: 0,
     quietRight: 0,
+    answersFound: 0,
+    answersRight: 0,
+    answers: 0,
   };
   const mistakes: string[] = [];
   for (const [n, labelled] of (await labelledConversations(set)).entries()) {
@@ -81,6 +97,8 @@ export async function scoreFollowing(set: ConversationSet) {
       PEOPLE,
     );
     const itemOf = new Map<string, string>();
+    /** Items that somebody outside owes us, by their label's id and by ours. */
+    const owed = new Set<string>();
     for (const [i, { opens, changes }] of labelled.entries()) {
       const found = followed[i]!;
       const at = `conversation ${n + 1}, letter ${i + 1}`;
@@ -98,6 +116,7 @@ export async function scoreFollowing(set: ConversationSet) {
         else {
           sum.openHits += 1;
           itemOf.set(item.id, label.id);
+          if (isOwed(item.owner)) owed.add(item.id).add(label.id);
         }
       }
       for (const one of found.opens) if (!itemOf.has(one.id)) mistakes.push(`${at}: opened in excess: ${one.quote}`);
@@ -110,6 +129,13 @@ export async function scoreFollowing(set: ConversationSet) {
           sum.dueHits += Number(label.due.length === 0 ? change.due === null : label.due.includes(change.due ?? ""));
         } else mistakes.push(`${at}: ${label.item} ${label.change}, found ${change?.change ?? "nothing"}`);
       }
+      sum.answers += changes.filter((label) => owed.has(label.item) && ANSWERS.has(label.change)).length;
+      for (const one of found.changes.filter((each) => owed.has(each.item) && ANSWERS.has(each.change))) {
+        sum.answersFound += 1;
+        sum.answersRight += Number(
+          changes.some((label) => label.item === itemOf.get(one.item) && label.change === one.change),
+        );
+      }
       for (const one of found.changes)
         if (!changes.some((label) => label.item === itemOf.get(one.item)))
           mistakes.push(`${at}: in excess ${one.change} of ${itemOf.get(one.item) ?? "no label"}: ${one.quote}`);
@@ -121,7 +147,10 @@ export async function scoreFollowing(set: ConversationSet) {
     changes: sum.changes,
     change: f1(sum.changeHits, sum.changes, sum.changeFound),
     due: sum.dueHits / Math.max(1, sum.changeHits),
-    quiet: sum.quietRight / Math.max(1, sum.quiet),
+    quiet: sum.quiet === 0 ? 1 : sum.quietRight / sum.quiet,
+    "answers to waits": sum.answers,
+    "recognised, precision": sum.answersRight / Math.max(1, sum.answersFound),
+    "recognised, recall": sum.answersRight / Math.max(1, sum.answers),
     mistakes,
   };
 }

@@ -10,7 +10,16 @@ import {
 } from "./bare-answer";
 import type { FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
-import { isDayGiven, type Said, saidByAsker, saidByOwner, stronger, WILL_ANSWER, wantsWords } from "./said";
+import {
+  IS_THE_REST,
+  isDayGiven,
+  type Said,
+  saidByAsker,
+  saidByOwner,
+  stronger,
+  WILL_ANSWER,
+  wantsWords,
+} from "./said";
 import type { Segment } from "./segments";
 import { tellingWords } from "./telling-words";
 import { Topics } from "./topics";
@@ -66,14 +75,21 @@ export function changesIn(
     let about = items.filter((item) => owed.includes(item));
     // What names nothing goes on about the last thing only where it points back to it; a promise of a new thing is its own.
     if (!isNamed && !pointsBack && tellingWords(segment.text).size > 0) about = [];
-    if (!isNamed && slip?.kind === "promise" && about.some((item) => changes.get(item.id)?.said.change === "done"))
+    if (
+      !isNamed &&
+      slip?.kind === "promise" &&
+      !IS_THE_REST.test(segment.text) &&
+      about.some((item) => changes.get(item.id)?.said.change === "done")
+    )
       about = [];
+
     const left = owed.filter((item) => !changes.has(item.id));
     const isCure = left.length > 0 && left.every((item) => item.kind === "trouble");
     const isDayFor =
       (slip?.kind !== "promise" || isConsequence(context, segment) || isCure) && isDayGiven(context, segment.text);
     const isBare = (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
     if (items.length === 0 && !isAsk && isBare) about = bareTargets(left, segment.text);
+    about = [...new Set(about.map((item) => cureOf(item, owed) ?? item))];
     const partly = new Set(
       [...changes].filter(([, { said }]) => said.change === "part" || said.change === "done").map(([id]) => id),
     );
@@ -124,6 +140,9 @@ interface Answering {
   readonly note: (item: OpenItem, said: Said, segment: Segment) => void;
 }
 
+/** "Two hundred and twelve so far": some of it is there. */
+const HAS_BEGUN = /\bso far\b|\b(?:is|are) (?:counted|listed|drawn|typed|named)\b/i;
+
 /** Answers that can stand without naming what they answer. */
 const ANSWERS: ReadonlySet<string> = new Set(["declined", "done", "part", "promised", "moved"]);
 
@@ -146,15 +165,43 @@ function answerInOrder({ context, owed, slips, changes, consumed, note }: Answer
   });
   // "Cellar and loft are counted, the shed I do on Monday": a part of the only thing that is left.
   const rest = left.length === 1 ? said.find(({ one }) => one.due !== null) : undefined;
-  const begun = rest && said.find(({ one, segment }) => one.change === "done" && segment.start < rest.segment.start);
+  const begun =
+    rest &&
+    context.segments.find(
+      (segment) =>
+        segment.start < rest.segment.start &&
+        (said.some((one) => one.segment === segment && one.one.change === "done") ||
+          (!consumed.has(segment) && HAS_BEGUN.test(segment.text))),
+    );
   if (rest && begun) {
-    note(left[0]!, { ...begun.one, change: "part", due: rest.one.due }, rest.segment);
+    note(left[0]!, { ...rest.one, change: "part" }, rest.segment);
     return;
   }
   const plain = said.filter(({ one }) => one.change === "declined" || one.change === "done");
   if (plain.length > left.length || left.length > 2) return;
   for (const [i, { segment, one }] of plain.entries()) note(left[i]!, one, segment);
 }
+
+const CURES =
+  /(?:^|\bplease |\bkindly |\byou |\bto )(?:replace|repair|fix|mend|exchange|swap|credit|refund|put (?:it|that|this|them) right|sort (?:it|that|this|them) out|send|bring|deliver|collect)\b/i;
+
+/** The ask that wants a trouble cured: what is promised or done about the trouble is said of that. */
+function cureOf(item: OpenItem, owed: readonly OpenItem[]): OpenItem | null {
+  if (item.kind !== "trouble") return null;
+  return (
+    owed.find(
+      (one) =>
+        one.kind === "ask" && one.letter === item.letter && one.place === item.place + 1 && CURES.test(one.quote),
+    ) ?? null
+  );
+}
+
+/** "I shall answer properly at the weekend." */
+const ANSWERS_LATER = /\b(?:will|['’]ll|shall) (?:\w+ )?(?:answer|write|reply|come back|get back|let you know)\b/i;
+
+const ASKS_A_NUMBER = /\bhow (?:many|much)\b/i;
+const A_NUMBER =
+  /\b(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\w+teen|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)(?:-\w+)?|dozen|hundred|none|nobody)\b/i;
 
 /** A question is answered by what its addressee says of it, or, where it is the only one, by whatever else they say first. */
 function answerQuestions({ context, owed, slips, changes, consumed, note }: Answering): void {
@@ -179,16 +226,34 @@ function answerQuestions({ context, owed, slips, changes, consumed, note }: Answ
     }
   }
   const newest = Math.max(...owed.map((item) => item.letter));
-  const left = questions.filter(
-    (item) =>
-      !answered.has(item) &&
-      !item.isPromised &&
-      item.letter === newest &&
-      (item.owner ?? context.writer) === context.writer,
-  );
+  const left = () =>
+    questions.filter(
+      (item) =>
+        !answered.has(item) &&
+        !item.isPromised &&
+        item.letter === newest &&
+        (item.owner ?? context.writer) === context.writer,
+    );
+  // A number answers "how many", also where the answer was promised before.
+  for (const item of questions.filter((one) => !answered.has(one) && ASKS_A_NUMBER.test(one.quote))) {
+    const number = statements.find((segment) => !consumed.has(segment) && A_NUMBER.test(segment.text));
+    if (number && (item.owner ?? context.writer) === context.writer) {
+      answered.add(item);
+      note(item, done, number);
+    }
+  }
   const free = statements.filter(
     (segment) => !consumed.has(segment) && !isInterjection(segment.text) && segment.text.split(/\s+/).length <= 14,
   );
   // Answers come in the order of the questions.
-  for (const [i, item] of left.entries()) if (left.length <= 2 && free[i]) note(item, done, free[i]);
+  const rest = left();
+  const later = statements.find((segment) => !consumed.has(segment) && ANSWERS_LATER.test(segment.text));
+  if (later && rest.length > 0) {
+    for (const item of rest) {
+      const said = saidByOwner({ ...context, partly: new Set() }, later, item, true);
+      if (said) note(item, said, later);
+    }
+    return;
+  }
+  for (const [i, item] of rest.entries()) if (rest.length <= 2 && free[i]) note(item, done, free[i]);
 }

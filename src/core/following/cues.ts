@@ -8,10 +8,16 @@ export interface Cue {
 }
 
 const DONE_VERB =
-  "sent|send off|posted|mailed|emailed|delivered|dispatched|despatched|shipped|booked|ordered|paid|printed|finished|completed|signed|checked|tested|fixed|repaired|mended|replaced|cleaned|called|rung|rang|phoned|written|made|done|packed|loaded|collected|picked up|handed over|uploaded|filed|confirmed|arranged|sorted|settled|installed|mounted|hung|updated|corrected|returned|transferred|released|issued|approved|cleared|cancelled|closed|opened|attached|enclosed|weighed|measured|painted|cut|welded|baked|brewed|translated|recorded|copied|scanned|registered|submitted|entered|removed|moved|asked|informed|told";
+  "sent|dropped off|unloaded|brought|send off|posted|mailed|emailed|delivered|dispatched|despatched|shipped|booked|ordered|paid|printed|finished|completed|signed|checked|tested|fixed|repaired|mended|replaced|cleaned|called|rung|rang|phoned|written|made|done|packed|loaded|collected|picked up|handed over|uploaded|filed|confirmed|arranged|sorted|settled|installed|mounted|hung|updated|corrected|returned|transferred|released|issued|approved|cleared|cancelled|closed|opened|attached|enclosed|weighed|measured|painted|cut|welded|baked|brewed|translated|recorded|copied|scanned|registered|submitted|entered|removed|moved|asked|informed|told";
 
 /** Said by whoever owes it. Asked in this order. */
 export const OWNER_CUES: readonly Cue[] = [
+  {
+    change: "called off",
+    name: "no longer wanted",
+    pattern:
+      /\b(?:(?:you|we) (?:can|may) (?:forget|ignore|skip|drop|strike)\b|decided against\b|no need for (?:it|them|that|the \w+) (?:any ?more|after all)\b)/i,
+  },
   {
     change: "declined",
     name: "cannot or will not",
@@ -22,13 +28,13 @@ export const OWNER_CUES: readonly Cue[] = [
     change: "part",
     name: "a part of it",
     pattern:
-      /\b(?:(?:the|its|their) (?:rest|others?|other half|remainder|balance|remaining|second half|second one|other one|other \w+)\b|half (?:of )?(?:it|them|the|your|our)\b|most of (?:it|them|the)\b|(?:some|most|part|parts|one|two|three|four|five|six|seven|eight|nine|ten|\d+) (?:kg |kilos? |boxes |pieces )?of (?:the|them|your|those|these|it)\b|only \d+|the first (?:half|part|batch|two|three|four|five|six|\d+)\b|so far\b|as far as|from \w to \w\b|\d+ to \d+\b|is still with\b|still (?:to come|missing|outstanding|open)|(?:the )?others (?:follow|were|are|will)|all (?:but|except)\b)/i,
+      /\b(?:(?:the|its|their) (?:rest|others?|other half|remainder|balance|remaining|second half|second one|other one|other \w+)\b|half (?:of )?(?:it|them|the|your|our)\b|most of (?:it|them|the)\b|(?:some|most|part|parts|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|fifteen|twenty|thirty|forty|fifty|sixty|\d+) (?:kg |kilos? |boxes |pieces )?of (?:the|them|your|those|these|it)\b|only \d+|the (?:first|last) (?:half|part|batch|few|two|three|four|five|six|ten|\d+)\b|so far\b|as far as|from \w to \w\b|\d+ to \d+\b|is still with\b|still (?:to come|missing|outstanding|open)|(?:the )?others (?:follow|were|are|will)|all (?:but|except)\b)/i,
   },
   {
     change: "done",
     name: "it has been done",
     pattern: new RegExp(
-      `\\b(?:(?:attached|enclosed|herewith|here (?:you are|you go|it is|they are|is the|are the|comes?))\\b|(?:see|find|in|with) (?:the )?(?:attach\\w+|enclos\\w+)|(?:has|have|had|['’]s|['’]ve|is|are|was|were|got|been|now|all|already|just)\\s+(?:(?:now|already|just|also|all|both|been|safely|duly|finally|yesterday)\\s+)*(?:${DONE_VERB})\\b|(?:i|we|he|she|they)\\s+(?:(?:already|just|also)\\s+)?(?:sent|posted|emailed|mailed|delivered|shipped|dispatched|booked|ordered|paid|finished|signed|fixed|called|rang|phoned|wrote|did|made|packed|handed|uploaded|checked|put|took|told|asked|spoke|left|brought|dropped)\\b|went (?:with|out|off|by|to|on|this|yesterday|into)\\b|left (?:us|here|with|by|the|this|yesterday|on|at|for)\\b|^(?:sent|posted|mailed|emailed|delivered|booked|ordered|paid|signed|fixed|called|rang|phoned|wrote|told|asked|spoke|packed|measured|counted|printed)\\b(?! (?:by|on|for) )|(?:is|are|['’]s|['’]re) (?:on (?:its|their|the) (?:way|truck|road|boat|van|lorry)|in (?:the|your) (?:post|mail|inbox|folder|bag)|(?:in|on|at) your \\w+|done|ready|finished|complete|sorted|settled|back|in place|running)\\b|\\b(?:runs?|works?|holds?|goes|rolls|turns|closes|opens) (?:again|now|like new)\\b|good as new|(?:^|[,:]\\s*)(?:done|sorted|fixed|finished|booked|paid|sent|signed|posted|checked)\\b|arrived\\b|^(?:(?:the|your|our)\\s+)?[\\w-]+(?:\\s+[\\w-]+)?\\s+(?:${DONE_VERB})(?=[\\s]*(?:$|[.,;:!]))|(?:^|\\b)here\\.?$|will find (?:it|them) (?:attached|in))`,
+      `\\b(?:(?:attached|enclosed|herewith|here (?:you are|you go|it is|they are|is the|are the|comes?))\\b|(?:see|find|in|with) (?:the )?(?:attach\\w+|enclos\\w+)|(?:has|have|had|['’]s|['’]ve|is|are|was|were|got|been|now|all|already|just)\\s+(?:(?:now|already|just|also|all|both|been|safely|duly|finally|yesterday)\\s+)*(?:${DONE_VERB})\\b|(?:i|we|he|she|they)\\s+(?:(?:already|just|also)\\s+)?(?:sent|posted|emailed|mailed|delivered|shipped|dispatched|booked|ordered|paid|finished|signed|fixed|called|rang|phoned|wrote|did|made|packed|handed|uploaded|checked|put|took|told|asked|spoke|left|brought|dropped)\\b|went (?:with|out|off|by|to|on|this|yesterday|into)\\b|left (?:us|here|with|by|the|this|yesterday|on|at|for)\\b|^(?:sent|posted|mailed|emailed|delivered|booked|ordered|paid|signed|fixed|called|rang|phoned|wrote|told|asked|spoke|packed|measured|counted|printed)\\b(?! (?:by|on|for) )|(?:is|are|['’]s|['’]re) (?:on (?:its|their|the) (?:way|truck|road|boat|van|lorry)|in (?:the|your) (?:post|mail|inbox|folder|bag)|(?:in|on|at) your \\w+|done|ready|finished|complete|sorted|settled|back|in place|running)\\b|\\b(?:runs?|works?|holds?|goes|rolls|turns|closes|opens) (?:again|now|like new)\\b|good as new|(?:^|[,:]\\s*)(?:done|sorted|fixed|finished|booked|paid|sent|signed|posted|checked)\\b|arrived\\b|^(?:(?:the|your|our)\\s+)?[\\w-]+(?:\\s+[\\w-]+)?\\s+(?:${DONE_VERB})(?=[\\s]*(?:$|[.,;:!]))|(?:^|\\b)here\\.?$|\\bin (?:all|total)\\b|\\baltogether\\b|will find (?:it|them) (?:attached|in))`,
       "i",
     ),
   },
@@ -36,7 +42,7 @@ export const OWNER_CUES: readonly Cue[] = [
     change: "moved",
     name: "at another time",
     pattern:
-      /\b(?:(?:instead of|rather than|not) (?:on |this |next |by )?(?:today|tomorrow|mon|tues?|wed|thurs?|fri|sat|sun)\w*|not before\b|(?:another|one|two|a) (?:more )?(?:weeks?|days?|fortnight|month)\b(?! (?:of|ago))(?:.{0,20}\b(?:later|longer|more)\b)?|can only\b|(?:not|isn['’]t|aren['’]t) (?:quite |all )?(?:there|ready|done|finished|complete|back|here|in|through) yet|patience|(?:later|delayed|delay|late|behind|postponed?|put (?:back|off)|push(?:ed)? (?:back|to)|slipp(?:ed|ing)|moved? to|needs? (?:longer|until|another|more time)|takes? (?:longer|until)|has to wait|will have to wait|let you know when|going to be (?:mon|tues?|wed|thurs?|fri|later)\w*|now (?:comes?|on|for|mon|tues?|wed|thurs?|fri)\w*))\b/i,
+      /\b(?:(?:instead of|rather than|not) (?:on |this |next |by )?(?:today|tomorrow|mon|tues?|wed|thurs?|fri|sat|sun)\w*|not before\b|(?:another|one|two|a) (?:more )?(?:weeks?|days?|fortnight|month)\b(?! (?:of|ago))(?:.{0,20}\b(?:later|longer|more)\b)?|can only\b|(?:not|isn['’]t|aren['’]t) (?:quite |all )?(?:there|ready|done|finished|complete|back|here|in|through) yet|patience|(?:later|delayed|delay|late|behind|postponed?|put (?:back|off)|push(?:ed)? (?:back|to)|slipp(?:ed|ing)|moved? to|needs? (?:longer|until|another|more time)|takes? (?:longer|until)|has to wait|will have to wait|let you know when|(?:it|that|this) (?:has to|will have to|['’]ll have to|must) be\b|going to be (?:mon|tues?|wed|thurs?|fri|later)\w*|now (?:comes?|on|for|mon|tues?|wed|thurs?|fri)\w*))\b/i,
   },
   {
     change: "promised",

@@ -5,6 +5,9 @@ const TAKES_OVER =
   /^(?:['’]s\b.{0,40}\b(?:he|she|they)(?:['’]ll| will)|['’]s (?:\w+ )?(?:business|desk|department|job|thing|area|field)\b)|^,?\s*(?:(?:in copy|cc['’]?d|our \w+|my \w+)[,)]?\s*)?(?:will|['’]ll|can|could|does|do|is going|has (?:to|taken|already)|takes?|handles?|looks? after|sends?|brings?|writes?|knows?|business|desk|department|please|has it)\b/i;
 const GIVEN_TO =
   /\b(?:from|by|to|over to|with|ask|asked|give|gave|given|hand|handed|pass|passed|leave|left|lives? with|let|have)\s+(?:my colleague\s+|our \w+\s+)?$/i;
+/** "For the report ask the garage", "the passes are not mine": somebody else is named for it, if only by what they are. */
+const ELSEWHERE =
+  /^(?:(?:for|about|as to) (?:the|that|this|those|these) .{1,40}|please|better|best|there)?[\s,]*(?:ask|contact|try|turn to|write to|speak to|talk to|get in touch with) (?:the|our|their|mr|mrs|ms|dr)\b|\b(?:goes|has to go|must go) (?:through|via|over) (?:our|my|the)\b|\b(?:is|are)(?: not|n['’]t) (?:mine|ours|my|our)\b/i;
 const COLLEAGUE = /\b(?:my|our|a) (?:colleague|boss|bookkeeper|partner|office|workshop|\w+ department)\b/i;
 
 /**
@@ -24,5 +27,6 @@ export function passedTo(
     if (TAKES_OVER.test(text.slice(end)) || GIVEN_TO.test(text.slice(0, at))) return { person };
   if (named.length === 0 && COLLEAGUE.test(text) && /\b(?:will|['’]ll|knows?|does|takes?|has)\b/i.test(text))
     return { person: null };
+  if (named.length === 0 && ELSEWHERE.test(text)) return { person: null };
   return null;
 }

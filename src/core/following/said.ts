@@ -35,7 +35,7 @@ function mainClause(text: string): string {
 export function wantsWords(item: OpenItem): boolean {
   return (
     item.kind === "question" ||
-    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b/i.test(
+    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b/i.test(
       item.quote,
     )
   );
@@ -62,8 +62,14 @@ function dueOfRest(context: FollowContext, text: string): DueFound | null {
 }
 
 /** "Four of the six are tied". */
-const IS_IN_A_STATE =
+export const IS_IN_A_STATE =
   /\b(?:is|are|was|were|have been|has been)\s+(?!to\b|not\b|still\b|going\b)\w+(?:ed|en|wn|ut|nt)\b/i;
+
+/** "The other three come on Monday." */
+export const IS_THE_REST = /\b(?:the|its|their) (?:others?|rest|last|remaining|remainder|balance)\b/i;
+
+/** "She will return it to you", said by whoever owes it. */
+const SOMEBODY_ELSE = /^(?:and )?(?:he|she)(?:['’]ll| will| is going to)\b.*\b(?:it|them|that|this|those)\b/i;
 
 /** What the side that owes an item says of it. */
 export function saidByOwner(
@@ -78,6 +84,8 @@ export function saidByOwner(
   const to = passedTo(text, context.people, context.writer, new Set([item.asker]));
   if (to && to.person?.address !== item.owner && (isNamed || /\b(?:it|them|that|this|one)\b/i.test(text)))
     return { change: "passed", due, owner: to.person?.address ?? null, isNamed, reason: "somebody else will do it" };
+  if (SOMEBODY_ELSE.test(text) && context.writer === item.owner)
+    return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };
   const isPast = item.kind !== "question" && pastOf(item, text);
   const cue = isPast ? PAST : firstCue(OWNER_CUES, mainClause(text));
   const isLater = due !== null && item.due !== null && due.day > item.due && !due.others.includes(item.due);
@@ -92,7 +100,7 @@ export function saidByOwner(
     if (
       (cue?.change === "promised" || cue?.change === "done") &&
       WILL_ANSWER.test(text) &&
-      /\b(?:will|['’]ll|let me)\b/i.test(text)
+      /\b(?:will|['’]ll|shall|let me)\b/i.test(text)
     )
       return promised("an answer is promised");
     if (item.kind === "question" && cue?.change === "declined") return isNamed ? done : null;
@@ -111,6 +119,8 @@ export function saidByOwner(
     if (context.partly.has(item.id)) return { change: "part", due, owner: null, isNamed, reason: cue.name };
     return due ? promised("a day is named") : null;
   }
+  // What was left is there now: so is all of it.
+  if (cue?.change === "part" && IS_THE_REST.test(text) && isDone.test(text) && !due) return { ...done, isNamed };
   if (cue)
     return {
       change: cue.change,
@@ -119,7 +129,7 @@ export function saidByOwner(
       isNamed,
       reason: cue.name,
     };
-  if (due && (isNamed || text.split(/\s+/).length <= 6)) return promised("a day is named");
+  if (due && (isNamed || text.split(/\s+/).length <= 7)) return promised("a day is named");
   return null;
 }
 

@@ -2,13 +2,17 @@
 const SETTLED =
   /\b(?:(?:no|nobody|no one|none|never|hardly|not a) (?:\w+ ){0,3}(?:complain\w*|complaints?|damaged?|broken|missing|wrong|late|lost)|no (?:problem|trouble|damage|delay|complaints?)|not a problem|nothing (?:is )?wrong|sorted(?: now| out)?|fixed(?: now)?|solved|resolved|all (?:fine|good|well) (?:now|again)|works again|mended|replaced already|may be (?:fined|charged|refused|rejected|liable|removed)|as (?:you know|agreed|planned|requested|ordered|usual|expected|you asked|discussed)|in case|to avoid|avoid|prevent|would have|might have|luckily|fortunately|without (?:delay|trouble|damage)|(?:is|are) (?:back|up) (?:again|and running))\b/i;
 
+/** "My apologies for the delay": what it is about is over, or told elsewhere. */
+const APOLOGY = /^(?:(?:my|our|many|sincere) )*(?:apologies|apologi[sz]ing)\b|^(?:i|we) (?:do )?apologi[sz]e\b/i;
+
 /** Whether a clause reports no trouble, whatever words it has: it asks, supposes, cites, or says that all is well. */
 function isNoTrouble(text: string): boolean {
   return (
     /\?$/.test(text) ||
     /^["“>]/.test(text) ||
     /^(?:if|should|unless|when|whether|in case|failing|otherwise|or else) /i.test(text) ||
-    SETTLED.test(text)
+    SETTLED.test(text) ||
+    APOLOGY.test(text)
   );
 }
 

@@ -14,7 +14,11 @@ export const polite: KindRule = {
     if (IF_SOMEBODY.test(bare) && !/^if you (?:could|would) (?:like|prefer|rather)/i.test(bare)) return "ask";
     if (IF_SOMEBODY.test(text)) return "ask";
     // "How soon can you start?" wants an answer.
-    if (/^(?:how|when|where|what|which|who|why)\b/i.test(bare) && /\?$/.test(text)) return null;
+    if (
+      /^(?:(?:on|at|in|by|from|for|to|with|until) )?(?:how|when|where|what|which|who|whom|why)\b/i.test(bare) &&
+      /\?$/.test(text)
+    )
+      return null;
     return isPolite(text) && !/^(?:i|we) (?:was|were) told\b/i.test(bare) ? "ask" : null;
   },
 };

@@ -11,6 +11,8 @@ export const question: KindRule = {
   find({ text }) {
     const bare = bareClause(text);
     if (!/\?["'”’)]*$/.test(text) || RHETORICAL.test(bare)) return null;
+    // "May we have the programme by Monday?" wants the thing, not a yes.
+    if (/^(?:may|can|could|might) (?:i|we) (?:please )?(?:have|get|borrow|see|receive)\b/i.test(bare)) return "ask";
     return bare.split(/\s+/).length >= 3 ||
       /^(?:when|where|who|what|which|why|how|may|can|could|should|shall|will|does?|did)\b/i.test(bare)
       ? "question"
