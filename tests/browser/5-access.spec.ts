@@ -17,6 +17,8 @@ const SCREENS = [
   "/people",
   "/waiting",
   "/review",
+  "/round",
+  "/cover",
   "/calendar",
   "/mail-about-tasks",
   "/answer/nothing",

@@ -19,7 +19,10 @@ function Part(props: { name: string; count: number; isLate?: boolean; where?: Re
       <h2 className="flex items-baseline gap-2 px-5 py-1 text-[15px]">
         {props.name}
         <span className={props.isLate ? "text-late" : "text-soft"}>{props.count}</span>
-        <span className="ml-auto text-[13px] font-medium" style={{ fontFamily: "var(--font-ui)" }}>
+        <span
+          className="ml-auto inline-flex min-h-6 items-center text-[13px] font-medium"
+          style={{ fontFamily: "var(--font-ui)" }}
+        >
           {props.where}
         </span>
       </h2>
@@ -180,8 +183,8 @@ export function RoundScreen({ first }: { first: RoundStart }) {
             </p>
             <ul className="mt-1 text-[12.5px] text-soft">
               {data.tomorrow.slice(0, 5).map((task) => (
-                <li key={task.id} className="truncate">
-                  <Link className="word is-quiet" href={`/tasks/${task.slug}`}>
+                <li key={task.id} className="min-h-6 truncate">
+                  <Link className="word is-quiet inline-flex min-h-6 items-center" href={`/tasks/${task.slug}`}>
                     {task.title}
                   </Link>
                 </li>

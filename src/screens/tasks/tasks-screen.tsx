@@ -162,7 +162,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
     p: handing.putBy,
     m: handing.remind,
     u: () => void undo(),
-    y: () => sheet && mark(sheet.task.id),
+    y: () => rows[index] && mark(rows[index].id),
   });
 
   const acts = sheet && (
