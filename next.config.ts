@@ -2,7 +2,7 @@ import path from "node:path";
 import type { NextConfig } from "next";
 
 const config: NextConfig = {
-  serverExternalPackages: ["@electric-sql/pglite", "pg", "wink-nlp", "wink-eng-lite-web-model"],
+  serverExternalPackages: ["@electric-sql/pglite", "pg", "wink-nlp", "wink-eng-lite-web-model", "date-holidays"],
   turbopack: { root: path.resolve(import.meta.dirname) },
   outputFileTracingRoot: path.resolve(import.meta.dirname),
   poweredByHeader: false,

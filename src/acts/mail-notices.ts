@@ -11,13 +11,12 @@ import { dayOf } from "../core/time/moment";
 import { sayDay, sayDistance } from "../core/time/say-day";
 import type { NoticesView } from "../core/views/notices-view";
 import type { Database } from "../data/engine/database";
-import { newId } from "../data/ids";
 import { maySeeProject, maySeeTask } from "../data/need-to-know";
 import { isQuietFor } from "../data/queries/hearing";
 import { unmailedNotices } from "../data/queries/notices";
 import { theOrganisation } from "../data/queries/people";
 import { type InstantText, millis, rowsOf } from "../data/rows";
-import { outgoing } from "../data/schema-post";
+import { writeHouseLetter } from "./house-letter";
 import { ourDomains } from "./own-addresses";
 
 /** Milliseconds in which a notice may be seen in the application before it goes out by mail: never twice over two ways. */
@@ -231,30 +230,10 @@ export async function mailNotices(db: Database, base: string, now: number): Prom
         ...(isDigest && told.length > 0 ? [{ ...digestLetter(await asTasks(tx, told, base, say)), task: null }] : []),
       ];
       for (const { subject, text, task } of letters) {
-        const root = task ? `task-${task.taskId}@${domain}` : null;
-        await tx.insert(outgoing).values({
-          id: newId(now),
-          messageId: `${newId(now)}@${domain}`,
-          personId: member.id,
-          conversationId: null,
-          taskId: task?.taskId ?? null,
-          fromName: organisation.name,
-          fromAddress: `notices@${domain}`,
-          to: [{ name: member.name, address: member.address }],
-          cc: [],
-          subject,
-          text,
-          answers: root,
-          references: root ? [root] : [],
-          createdAt: new Date(now),
-          state: "waiting",
-          tries: 0,
-          nextTry: new Date(now),
-          maybeTwice: false,
-          isAutomatic: true,
-          replyTo: task ? taskAddress(task.slug, domain) : null,
-          calendar: task ? await calendarPart(tx, task, member, domain, now) : null,
-        });
+        const from = { name: organisation.name, domain };
+        const about = task ? { id: task.taskId, replyTo: taskAddress(task.slug, domain) } : null;
+        const calendar = task ? await calendarPart(tx, task, member, domain, now) : null;
+        await writeHouseLetter(tx, { to: member, subject, text, from, task: about, calendar }, now);
         count += 1;
       }
       if (going.length > 0)

@@ -4,13 +4,12 @@ import { backLetter } from "../core/hearing/back-letter";
 import { dayOf } from "../core/time/moment";
 import { sayDay } from "../core/time/say-day";
 import type { Database } from "../data/engine/database";
-import { newId } from "../data/ids";
 import { markChange } from "../data/queries/changes";
 import { knownAbsences } from "../data/queries/cover";
 import { theOrganisation } from "../data/queries/people";
 import { whileAwayOf } from "../data/queries/while-away";
 import { rowsOf } from "../data/rows";
-import { outgoing } from "../data/schema-post";
+import { writeHouseLetter } from "./house-letter";
 import { ourDomains } from "./own-addresses";
 import { tellScreens } from "./tell-screens";
 
@@ -48,26 +47,9 @@ async function tellBack(db: Database, base: string | null, now: number): Promise
     if (happened && base !== null && domain && organisation) {
       const today = dayOf({ at: now, zone: one.zone ?? organisation.zone });
       const letter = backLetter(happened, (day) => sayDay(day, today), `${base}/cover`);
-      await db.insert(outgoing).values({
-        id: newId(now),
-        messageId: `${newId(now)}@${domain}`,
-        personId: one.personId,
-        conversationId: null,
-        taskId: null,
-        fromName: organisation.name,
-        fromAddress: `notices@${domain}`,
-        to: [{ name: one.name, address: one.address }],
-        cc: [],
-        ...letter,
-        answers: null,
-        references: [],
-        createdAt: new Date(now),
-        state: "waiting",
-        tries: 0,
-        nextTry: new Date(now),
-        maybeTwice: false,
-        isAutomatic: true,
-      });
+      const to = { id: one.personId, name: one.name, address: one.address };
+      const from = { name: organisation.name, domain };
+      await writeHouseLetter(db, { ...letter, to, from, task: null, calendar: null }, now);
     }
     await db.execute(sql`update away set told_at = ${new Date(now)} where id = ${one.id}`);
     await db.execute(

@@ -1,4 +1,5 @@
 import type { Day } from "../time/day";
+import type { ChaseLanguage } from "../waiting/chase-letter";
 import type { NextStep } from "../waiting/next-step";
 import type { CorrespondentView, DueView, PersonView, TaskRow } from "./views";
 
@@ -32,6 +33,8 @@ export interface WaitRow {
   /** The letter that a chase would answer. */
   readonly answersId: string | null;
   readonly subject: string | null;
+  /** The language in which they are chased. */
+  readonly language: ChaseLanguage;
   /** The words that ask or promise it. */
   readonly quote: { readonly words: string; readonly isTheirs: boolean; readonly at: number } | null;
 }

@@ -1,6 +1,16 @@
+import { languageOf } from "../reading/language";
 import type { Day, WorkingCalendar } from "../time/day";
-import { dayInFull } from "../time/day-in-full";
 import { sayDistance } from "../time/say-day";
+import type { ChaseWords } from "./chase-words/chase-words";
+import { dutch } from "./chase-words/dutch";
+import { english } from "./chase-words/english";
+import { french } from "./chase-words/french";
+import { german } from "./chase-words/german";
+import { spanish } from "./chase-words/spanish";
+
+/** Languages in which we have words for a chase, by their English names. */
+const CHASE_LANGUAGES = ["English", "German", "French", "Dutch", "Spanish"] as const;
+export type ChaseLanguage = (typeof CHASE_LANGUAGES)[number];
 
 /** What a chase is written from. */
 export interface ChaseFacts {
@@ -13,6 +23,7 @@ export interface ChaseFacts {
   readonly due: Day | null;
   readonly isPromise: boolean;
   readonly today: Day;
+  readonly language: ChaseLanguage;
   /** Chases of this wait so far: each letter is plainer than the one before. */
   readonly chases: number;
 }
@@ -34,45 +45,47 @@ function lowerFirst(title: string): string {
 }
 
 /** What was said, in a sentence: by whom, when, in which words. */
-function reminder({ quote, title }: ChaseFacts): string {
-  if (!quote) return `We are waiting for one thing from you: ${lowerFirst(title)}.`;
-  const day = dayInFull(quote.day);
+function reminder({ quote, title }: ChaseFacts, say: ChaseWords): string {
+  if (!quote) return say.waitFor(lowerFirst(title));
   const words = shortened(quote.words);
-  return quote.isTheirs ? `On ${day} you wrote: “${words}.”` : `On ${day} we asked you: “${words}.”`;
+  return quote.isTheirs
+    ? say.theyWrote(say.dayInWords(quote.day), words)
+    : say.weAsked(say.dayInWords(quote.day), words);
 }
 
 /** What the date has to do with it; nothing where there is none. */
-function dateSentence({ due, isPromise, today }: ChaseFacts, calendar: WorkingCalendar): string {
+function dateSentence({ due, isPromise, today }: ChaseFacts, say: ChaseWords, calendar: WorkingCalendar): string {
   if (!due) return "";
-  if (due < today) return isPromise ? `That was meant for ${dayInFull(due)}.` : `We needed it by ${dayInFull(due)}.`;
-  const distance = sayDistance(due, today, calendar);
-  return `We need it by ${dayInFull(due)}, ${distance}.`;
+  const day = say.dayInWords(due);
+  if (due < today) return isPromise ? say.meantFor(day) : say.neededBy(day);
+  return say.needBy(day, sayDistance(due, today, calendar));
 }
 
-/** The question of each chase, from friendly to plain; none is used twice for one wait. */
-const QUESTIONS = {
-  promise: [
-    "Did it come about, or is there something we can help with?",
-    "Could you tell us today where it stands, and which day we can count on?",
-    "We cannot go on without it. Please name a day that holds, or tell us who can.",
-    "This holds up everybody who comes after you. Please answer today, if only in one line.",
-  ],
-  ask: [
-    "May I ask how far it is?",
-    "Could you let us have it, or tell us by when you can?",
-    "Our work stands still until it is here. Please send it, or name somebody who can.",
-    "We have had no answer so far. Please write today, if only to say that it cannot be done.",
-  ],
-} as const;
+const WORDS: Readonly<Record<ChaseLanguage, ChaseWords>> = {
+  English: english,
+  German: german,
+  French: french,
+  Dutch: dutch,
+  Spanish: spanish,
+};
+
+/** The language in which somebody is chased: that of the letter that is quoted, where we have words in it; else English. */
+export function chaseLanguage(letter: string | null): ChaseLanguage {
+  const language = letter === null ? null : languageOf(letter);
+  return CHASE_LANGUAGES.find((one) => one === language) ?? "English";
+}
 
 /**
  * A short letter that asks once more for what is owed: what was said in its own words, the date, and a question that is
  * plainer with each chase.
  */
 export function chaseLetter(facts: ChaseFacts, calendar: WorkingCalendar): string {
-  const questions = facts.isPromise ? QUESTIONS.promise : QUESTIONS.ask;
+  const say = WORDS[facts.language];
+  const questions = facts.isPromise ? say.promise : say.ask;
   const question = questions[Math.min(facts.chases, questions.length - 1)]!;
   const first = facts.name.trim().split(/\s+/)[0] || facts.name;
-  const body = [reminder(facts), dateSentence(facts, calendar), question].filter((text) => text !== "").join(" ");
-  return `Dear ${first},\n\n${body}\n\n${facts.sender}`;
+  const body = [reminder(facts, say), dateSentence(facts, say, calendar), question]
+    .filter((text) => text !== "")
+    .join(" ");
+  return `${say.dear(first)}\n\n${body}\n\n${facts.sender}`;
 }

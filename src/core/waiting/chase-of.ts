@@ -20,6 +20,7 @@ export function chaseOf(
       isPromise: row.isPromise,
       today: now.today,
       chases: row.chases,
+      language: row.language,
     },
     now.calendar,
   );

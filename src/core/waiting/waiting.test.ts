@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { expect, test } from "vitest";
 import { addDays, PLAIN_WEEK, workingDaysBetween } from "../time/day";
-import { chaseLetter } from "./chase-letter";
+import { chaseLanguage, chaseLetter } from "./chase-letter";
 import { isAbout } from "./is-about";
 import { isMachinesAddress } from "./machines-address";
 import { isForToday, MOST_CHASES_A_WEEK, nextStep, type WaitNow } from "./next-step";
@@ -128,6 +128,7 @@ test("a chase quotes what was said, names the date, and is plainer each time, ne
     isPromise: true,
     today: TODAY,
     chases: 0,
+    language: "English" as const,
   };
   const first = chaseLetter(facts, PLAIN_WEEK);
   expect(first).toBe(
@@ -141,6 +142,38 @@ test("a chase quotes what was said, names the date, and is plainer each time, ne
     chaseLetter({ ...facts, quote: null, due: null, isPromise: false, title: "Send the bolts" }, PLAIN_WEEK),
   ).toContain("We are waiting for one thing from you: send the bolts. May I ask how far it is?");
   expect(chaseLetter({ ...facts, due: "2026-11-20" }, PLAIN_WEEK)).toContain("That was meant for Friday 20 November.");
+});
+
+test("a chase is in the language of the letter that it quotes, plainer each time in each", () => {
+  expect(chaseLanguage("Guten Tag, die Pläne schicke ich Ihnen bis Freitag, und die Rechnung auch.")).toBe("German");
+  expect(chaseLanguage("Bonjour, je vous envoie les plans vendredi avec la facture et le devis.")).toBe("French");
+  expect(chaseLanguage("Jag skickar er ritningarna på fredag och även priset för det.")).toBe("English");
+  expect(chaseLanguage(null)).toBe("English");
+  const facts = {
+    name: "Grete Holm",
+    sender: "Ines Valdarno",
+    title: "Plans",
+    quote: { words: "Die Pläne schicke ich Ihnen bis Freitag", isTheirs: true, day: "2026-11-16" },
+    due: "2026-11-20",
+    isPromise: true,
+    today: TODAY,
+    chases: 0,
+  };
+  expect(chaseLetter({ ...facts, language: "German" }, PLAIN_WEEK)).toBe(
+    "Guten Tag Grete,\n\nam Montag, 16. November haben Sie geschrieben: „Die Pläne schicke ich Ihnen bis Freitag.“ Das war für Freitag, 20. November gedacht. Hat es geklappt, oder können wir bei etwas helfen?\n\nInes Valdarno",
+  );
+  let letters = 0;
+  for (const language of ["German", "French", "Dutch", "Spanish"] as const)
+    for (const isPromise of [true, false])
+      for (const due of ["2026-11-20", "2026-11-30", null]) {
+        const all = [0, 1, 2, 3].map((chases) =>
+          chaseLetter({ ...facts, language, isPromise, due, chases }, PLAIN_WEEK),
+        );
+        expect(new Set(all).size).toBe(4);
+        for (const letter of all) expect(letter).not.toMatch(/\b(?:you|we|the|undefined|November \d)\b/);
+        letters += all.length;
+      }
+  expect(letters).toBe(96);
 });
 
 test("which letter may be about a wait: two words that tell, or all where there are fewer", () => {

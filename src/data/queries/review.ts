@@ -3,21 +3,16 @@ import { SHELF } from "../../core/tasks/decisions/put-by";
 import type { OpenItems, ReviewView } from "../../core/views/review-view";
 import type { TaskRow } from "../../core/views/views";
 import type { Database } from "../engine/database";
-import { maySeeProject, maySeeTask, type Viewer } from "../need-to-know";
+import { maySeeProject, type Viewer } from "../need-to-know";
 import { type InstantText, millisOrNull, rowsOf } from "../rows";
+import { openTasksWhere } from "./short-lists";
 import { sortPage } from "./sort";
-import { type TaskColumns, taskColumnsFor, taskRows } from "./tasks";
 
 /** Rows of each list at the most. */
 const MOST_LISTED = 60;
 
-async function openTasks(db: Database, viewer: Viewer, condition: SQL): Promise<TaskRow[]> {
-  const rows = await rowsOf<TaskColumns>(
-    db,
-    sql`select ${taskColumnsFor(viewer)} from task t where t.state in ('to begin', 'under way') and ${condition} and ${maySeeTask(viewer)}
-      order by coalesce(t.due_day, '9999-12-31'::date), t.number limit ${MOST_LISTED}`,
-  );
-  return taskRows(db, rows);
+function openTasks(db: Database, viewer: Viewer, condition: SQL): Promise<TaskRow[]> {
+  return openTasksWhere(db, viewer, condition, MOST_LISTED);
 }
 
 /** What lies on the shelf, and what lacks an owner, a date or a next step. */

@@ -10,8 +10,9 @@ import { newId } from "../ids";
 import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { round } from "../schema-days";
+import { openTasksWhere } from "./short-lists";
 import { sortCount, sortPage } from "./sort";
-import { counted, type TaskColumns, taskColumnsFor, taskRows } from "./tasks";
+import { counted } from "./tasks";
 import { waitingPage } from "./waiting";
 
 /** Rows of each part at the most; its station has all of them. */
@@ -27,13 +28,8 @@ interface Now {
   readonly calendar: WorkingCalendar;
 }
 
-async function openTasks(db: Database, viewer: Viewer, condition: SQL): Promise<TaskRow[]> {
-  const rows = await rowsOf<TaskColumns>(
-    db,
-    sql`select ${taskColumnsFor(viewer)} from task t where t.state in ('to begin', 'under way') and t.put_until is null and ${condition} and ${maySeeTask(viewer)}
-      order by coalesce(t.due_day, '9999-12-31'::date), coalesce(t.due_time, '99:99'), t.number limit ${MOST_LISTED}`,
-  );
-  return taskRows(db, rows);
+function openTasks(db: Database, viewer: Viewer, condition: SQL): Promise<TaskRow[]> {
+  return openTasksWhere(db, viewer, sql`t.put_until is null and ${condition}`, MOST_LISTED);
 }
 
 /** The wall times of somebody's rounds, and until when their day is closed. */

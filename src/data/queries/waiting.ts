@@ -1,9 +1,11 @@
 import { type SQL, sql } from "drizzle-orm";
 import { handedBackIn, linkToOwner } from "../../core/tasks/chain";
-import type { WorkingCalendar } from "../../core/time/day";
+import type { Day, WorkingCalendar } from "../../core/time/day";
+import { countryOf, publicHolidays } from "../../core/time/holidays";
 import { dayOf } from "../../core/time/moment";
 import type { TaskRow } from "../../core/views/views";
 import type { LineEvent, WaitingFigures, WaitingPage, WaitRow } from "../../core/views/waiting-view";
+import { chaseLanguage } from "../../core/waiting/chase-letter";
 import { isAbout } from "../../core/waiting/is-about";
 import { isMachinesAddress } from "../../core/waiting/machines-address";
 import { nextStep, type WaitNow } from "../../core/waiting/next-step";
@@ -267,6 +269,14 @@ function asTask(row: Columns): TaskColumns {
   return task;
 }
 
+/** The working days of the other side: ours, with the holidays of their country where that is known. */
+function calendarOf(theirs: TaskRow["theirs"], from: Day, to: Day, ours: WorkingCalendar): WorkingCalendar {
+  const country = theirs ? countryOf(theirs.address) : null;
+  if (!country) return ours;
+  const years = [...new Set([from, to].map((day) => Number(day.slice(0, 4))))];
+  return { ...ours, holidays: years.flatMap((year) => publicHolidays(country, year)) };
+}
+
 async function waitRows(db: Database, rows: readonly Columns[], now: WaitingNow): Promise<WaitRow[]> {
   const tasks = await taskRows(db, rows.map(asTask));
   const { lines, latest } = await happenedOn(db, rows);
@@ -286,7 +296,7 @@ async function waitRows(db: Database, rows: readonly Columns[], now: WaitingNow)
     const colleague = theirs || !task.owner ? null : (colleagues.get(task.owner.id) ?? null);
     const away = theirs?.awayUntil ?? colleague?.backDay ?? null;
     const awayFrom = theirs ? (awaySaid.get(theirs.id) ?? null) : (colleague?.fromDay ?? null);
-    const silence = daysOfSilence(heard, today, now.calendar, away, awayFrom);
+    const silence = daysOfSilence(heard, today, calendarOf(theirs, heard, today, now.calendar), away, awayFrom);
     const usually = theirs ? (usual.get(theirs.address) ?? null) : null;
     const chased = events
       .filter((event) => event.what === "chased" || event.what === "rang")
@@ -329,6 +339,7 @@ async function waitRows(db: Database, rows: readonly Columns[], now: WaitingNow)
       inSortId: row.inSortId,
       answersId: latest.get(row.id) ?? null,
       subject: row.subject,
+      language: chaseLanguage(row.quoteText),
       quote:
         row.quoteText !== null && row.quoteStart !== null && row.quoteEnd !== null && row.quoteAt
           ? {

@@ -7,7 +7,8 @@ import type { Database } from "../engine/database";
 import { maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { correspondentsById, team } from "./people";
-import { counted, type TaskColumns, taskColumnsFor, taskRows } from "./tasks";
+import { openTasksWhere } from "./short-lists";
+import { counted } from "./tasks";
 
 /** Things of each list at the most. */
 const MOST_LISTED = 100;
@@ -80,13 +81,8 @@ async function doneFor(db: Database, viewer: Viewer, personId: string, from: num
   });
 }
 
-async function openTasks(db: Database, viewer: Viewer, condition: SQL): Promise<TaskRow[]> {
-  const rows = await rowsOf<TaskColumns>(
-    db,
-    sql`select ${taskColumnsFor(viewer)} from task t where t.state in ('to begin', 'under way') and ${condition} and ${maySeeTask(viewer)}
-      order by coalesce(t.due_day, '9999-12-31'::date), t.number limit ${MOST_LISTED}`,
-  );
-  return taskRows(db, rows);
+function openTasks(db: Database, viewer: Viewer, condition: SQL): Promise<TaskRow[]> {
+  return openTasksWhere(db, viewer, condition, MOST_LISTED);
 }
 
 async function whileAway(db: Database, viewer: Viewer, row: Row, now: number): Promise<WhileAway> {

@@ -82,6 +82,18 @@ const KEYS: readonly (readonly [string, readonly (readonly [string, string])[]])
   ],
 ];
 
+/** Where the menu leads. */
+const PLACES = [
+  ["/round", "This round"],
+  ["/write", "Write a letter"],
+  ["/review", "The shelf and the week’s review"],
+  ["/cover", "Away and cover"],
+  ["/mail-about-tasks", "Mail about your tasks, and your rounds"],
+  ["/calendar", "Calendar feeds"],
+  ["/mailboxes", "Mailboxes"],
+  ["/learnt", "What was learnt"],
+] as const;
+
 /** What is one's own: the theme, the keys, and the way out. */
 export function MyMenu() {
   const { me, isDemo } = useHouse();
@@ -123,54 +135,14 @@ export function MyMenu() {
             </MenuItem>
           ))}
           <div className="my-1 border-t border-hairline" />
-          <MenuItem>
-            <Link href="/write" className="gloss-row">
-              <span className="w-3" />
-              Write a letter
-            </Link>
-          </MenuItem>
-          <MenuItem>
-            <Link href="/round" className="gloss-row">
-              <span className="w-3" />
-              This round
-            </Link>
-          </MenuItem>
-          <MenuItem>
-            <Link href="/cover" className="gloss-row">
-              <span className="w-3" />
-              Away and cover
-            </Link>
-          </MenuItem>
-          <MenuItem>
-            <Link href="/review" className="gloss-row">
-              <span className="w-3" />
-              The shelf and the week’s review
-            </Link>
-          </MenuItem>
-          <MenuItem>
-            <Link href="/mail-about-tasks" className="gloss-row">
-              <span className="w-3" />
-              Mail about your tasks
-            </Link>
-          </MenuItem>
-          <MenuItem>
-            <Link href="/calendar" className="gloss-row">
-              <span className="w-3" />
-              Calendar feeds
-            </Link>
-          </MenuItem>
-          <MenuItem>
-            <Link href="/mailboxes" className="gloss-row">
-              <span className="w-3" />
-              Mailboxes
-            </Link>
-          </MenuItem>
-          <MenuItem>
-            <Link href="/learnt" className="gloss-row">
-              <span className="w-3" />
-              What was learnt
-            </Link>
-          </MenuItem>
+          {PLACES.map(([href, name]) => (
+            <MenuItem key={href}>
+              <Link href={href} className="gloss-row">
+                <span className="w-3" />
+                {name}
+              </Link>
+            </MenuItem>
+          ))}
           {isDemo && (
             <MenuItem>
               <a href="/post-room" target="_blank" rel="noreferrer" className="gloss-row">
