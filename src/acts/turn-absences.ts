@@ -27,7 +27,7 @@ async function turn(db: Database, now: number, zone: string): Promise<number> {
     if (next === state) continue;
     const at = new Date(now);
     await db.execute(
-      sql`update away set state = ${next}, began_at = coalesce(began_at, ${at}), ended_at = ${next === "over" ? at : null} where id = ${id} and state = ${state}`,
+      sql`update away set state = ${next}, began_at = coalesce(began_at, ${at}), ended_at = ${next === "over" ? at : null}, told_at = null where id = ${id} and state = ${state}`,
     );
     turned += 1;
   }

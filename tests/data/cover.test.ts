@@ -113,6 +113,12 @@ describe.each(ENGINES)("on %s", (engine) => {
     await must(house.suki, "take on", { taskId: chained.id });
     expect((await happened(chained.slug))[0]).toBe("Suki Aldane for Lotte Fairweather: took it on");
     expect(await says(house.ines, "take on", { taskId: chained.id })).toMatch(/only its owner/);
+    await must(house.suki, "ask back", { taskId: chained.id, question: "Which hall?" });
+    const asked = await rowsOf<{ name: string }>(
+      house.db,
+      sql`select p.name from comment c join person p on p.id = c.person_id where c.task_id = ${chained.id}`,
+    );
+    expect(asked).toEqual([{ name: "Suki Aldane" }]);
     await must(house.suki, "comment", { taskId: task.id, text: "It is in the post." });
     await must(house.suki, "change task", { taskId: task.id, change: { field: "state", to: "done" }, was: null });
     expect((await happened(task.slug))[0]).toBe("Suki Aldane for Lotte Fairweather: finished it");

@@ -44,6 +44,7 @@ export async function handFacts(db: Database, actor: Actor, taskId: string): Pro
     state: task.columns.state as TaskState,
     holding,
     actorId: (await actsFor(db, actor, holding.ownerId)) ?? actor.personId,
+    doerId: actor.personId,
     ownerName: holding.ownerId ? (names.get(holding.ownerId) ?? null) : null,
   };
 }

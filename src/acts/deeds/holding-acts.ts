@@ -60,7 +60,6 @@ export const planChasesAct = define({
     return (
       facts && {
         ...facts,
-        actorId: actor.personId,
         them: them ? { name: them.name || them.address, isMachine: isMachinesAddress(them.address) } : null,
         canSend: Boolean(process.env.JAM_SMTP_OUT),
       }

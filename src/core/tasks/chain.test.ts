@@ -67,6 +67,7 @@ function factsOf(row: RowValues, actorId: string): HandFacts {
     state: row.state as "done",
     holding,
     actorId,
+    doerId: actorId,
     ownerName: null,
   };
 }

@@ -39,6 +39,7 @@ test("put by it is out of sight with its day; past moments and finished tasks ar
     state: "to begin" as const,
     holding: { ownerId: null, chain: [] },
     actorId: "ines",
+    doerId: "ines",
     ownerName: null,
   };
   expect(putTaskBy(task, { until: null }, NOW)).toMatchObject({ ok: true });

@@ -12,6 +12,7 @@ const facts = (steps: readonly Step[], more: object = {}) => ({
   state: "to begin" as const,
   holding: handedOn({ ownerId: null, chain: [] }, "ines", "suki", NOW),
   actorId: "suki",
+  doerId: "suki",
   ownerName: "Suki Aldane",
   steps,
   newId: "n",

@@ -1,6 +1,7 @@
 "use client";
 
 import { useQueryClient } from "@tanstack/react-query";
+import Link from "next/link";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { ConversationView } from "../../core/views/views";
 import { Board } from "./board";
@@ -121,6 +122,11 @@ function EmptySort({ onChoose, place }: { onChoose: () => void; place: Place }) 
   return (
     <section className="pan flex flex-1 flex-col items-center justify-center gap-3 p-8 text-center max-sm:mx-2 max-sm:mb-2">
       <h2 className="text-[21px]">{EMPTY[place]}</h2>
+      {place === "sort" && (
+        <Link className="word" href="/round">
+          On with the round: what is due, what came back, what others owe
+        </Link>
+      )}
       <p className="max-w-[420px] text-soft">
         Bring mail in by dropping .eml or mbox files here, or by choosing them; then each letter waits here with what it
         asks.

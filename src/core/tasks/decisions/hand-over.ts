@@ -13,7 +13,10 @@ export interface HandFacts {
   readonly reference: string;
   readonly state: TaskState;
   readonly holding: Holding;
+  /** In whose place it is done: whoever covers for its owner does it in theirs. */
   readonly actorId: string;
+  /** Who does it: what is written carries their name. */
+  readonly doerId: string;
   /** The name of whoever has it now, for a refusal. */
   readonly ownerName: string | null;
 }
@@ -88,7 +91,7 @@ export function handOver(facts: HandOverFacts, input: HandOverInput, now: string
         state: "to begin",
         doubt: null,
         createdAt: now,
-        createdBy: facts.actorId,
+        createdBy: facts.doerId,
         changedAt: now,
         finishedAt: null,
       },
@@ -148,7 +151,7 @@ export function askBack(facts: HandFacts & { commentId: string }, input: { quest
         row: "comment",
         id: facts.commentId,
         isNew: true,
-        values: { taskId: facts.id, personId: facts.actorId, text: question, kind: "question", at: now },
+        values: { taskId: facts.id, personId: facts.doerId, text: question, kind: "question", at: now },
       },
     ],
   };

@@ -36,7 +36,7 @@ export function noteCall(facts: HandFacts & { readonly commentId: string }, inpu
       isNew: true,
       values: {
         taskId: facts.id,
-        personId: facts.actorId,
+        personId: facts.doerId,
         text,
         kind: input.isReached ? "call" : "call missed",
         at: now,

@@ -38,7 +38,7 @@ export function planChases(facts: PlanFacts, input: PlanInput, now: string): Out
     nextAt: input.firstAt,
     every: input.every,
     left: input.letters,
-    byId: facts.actorId,
+    byId: facts.doerId,
     madeAt: now,
     said: "",
   });
