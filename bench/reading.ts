@@ -34,6 +34,7 @@ for (const set of [
   "conversations-c",
   "conversations-d",
   "conversations-e",
+  "conversations-f",
 ] as const) {
   const { mistakes, ...following } = await scoreFollowing(set);
   say(`labelled ${set}`, following);

@@ -31,7 +31,8 @@ export type ConversationSet =
   | "conversations-b"
   | "conversations-c"
   | "conversations-d"
-  | "conversations-e";
+  | "conversations-e"
+  | "conversations-f";
 
 async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);

@@ -43,6 +43,7 @@ describe("labelled letters", () => {
     ["conversations-c", 15, 27, 0.83],
     ["conversations-d", 24, 36, 0.9],
     ["conversations-e", 13, 20, 0.9],
+    ["conversations-f", 16, 25, 0.9],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(

@@ -10,6 +10,7 @@ import {
 } from "./bare-answer";
 import type { FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
+import { isSentElsewhere } from "./passed-to";
 import {
   IS_THE_REST,
   isDayGiven,
@@ -70,7 +71,8 @@ export function changesIn(
       slip !== undefined &&
       (slip.kind === "ask" || slip.kind === "question") &&
       TURNS_TO.test(segment.text) &&
-      !isAnswerWithPlease(segment.text);
+      !isAnswerWithPlease(segment.text) &&
+      !isSentElsewhere(segment.text);
     const pointsBack = POINTS_BACK.test(segment.text) || BARE_ANSWER.test(segment.text);
     let about = items.filter((item) => owed.includes(item));
     // What names nothing goes on about the last thing only where it points back to it; a promise of a new thing is its own.

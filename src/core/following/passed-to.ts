@@ -7,8 +7,13 @@ const GIVEN_TO =
   /\b(?:from|by|to|over to|with|ask|asked|give|gave|given|hand|handed|pass|passed|leave|left|lives? with|let|have)\s+(?:my colleague\s+|our \w+\s+)?$/i;
 /** "For the report ask the garage", "the passes are not mine": somebody else is named for it, if only by what they are. */
 const ELSEWHERE =
-  /^(?:(?:for|about|as to) (?:the|that|this|those|these) .{1,40}|please|better|best|there)?[\s,]*(?:ask|contact|try|turn to|write to|speak to|talk to|get in touch with) (?:the|our|their|mr|mrs|ms|dr)\b|\b(?:goes|has to go|must go) (?:through|via|over) (?:our|my|the)\b|\b(?:is|are)(?: not|n['’]t) (?:mine|ours|my|our)\b/i;
+  /^(?:(?:for|about|as to) (?:the|that|this|those|these) .{1,40}|please|better|best|there)?[\s,]*(?:ask|contact|try|turn to|write to|speak to|talk to|get in touch with|take (?:this|it|that) up with|refer (?:this|it|that) to) (?:the|our|their|mr|mrs|ms|dr)\b|\b(?:goes|has to go|must go) (?:through|via|over) (?:our|my|the)\b|\b(?:is|are)(?: not|n['’]t) (?:mine|ours|my|our)\b/i;
 const COLLEAGUE = /\b(?:my|our|a) (?:colleague|boss|bookkeeper|partner|office|workshop|\w+ department)\b/i;
+
+/** Whether an ask only says who else is to be asked: it passes on what was asked, and opens nothing. */
+export function isSentElsewhere(text: string): boolean {
+  return ELSEWHERE.test(text) && /\b(?:it|this|that|them|these|those|for|about)\b/i.test(text);
+}
 
 /**
  * Who takes a thing over by the words of a segment: somebody named who is neither the writer nor the one who asked; `person`

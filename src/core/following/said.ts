@@ -24,7 +24,7 @@ function firstCue(cues: readonly Cue[], text: string): Cue | null {
 
 /** What is said of a condition, a reason or another time is not said of the thing itself. */
 const SUBORDINATE =
-  /,?\s\b(?:once|when|whenever|as soon as|after|until|till|before|because|since|if|unless|as (?:the|it|they|we|i|my|our|your)|which is why|so that)\b.*$/i;
+  /,?\s\b(?:once|when|whenever|as soon as|after|(?:until|till)(?! (?:mon|tues|wednes|thurs|fri|satur|sun|next|tomorrow|the \d|\d))|before|because|since|if|unless|as (?:the|it|they|we|i|my|our|your)|which is why|so that)\b.*$/i;
 
 function mainClause(text: string): string {
   const main = text.replace(SUBORDINATE, "");
@@ -66,7 +66,11 @@ export const IS_IN_A_STATE =
   /\b(?:is|are|was|were|have been|has been)\s+(?!to\b|not\b|still\b|going\b)\w+(?:ed|en|wn|ut|nt)\b/i;
 
 /** "The other three come on Monday." */
-export const IS_THE_REST = /\b(?:the|its|their) (?:others?|rest|last|remaining|remainder|balance)\b/i;
+export const IS_THE_REST =
+  /\b(?:the|its|their) (?:others?|rest|last|remaining|remainder|balance|second|third|fourth|fifth)\b/i;
+
+/** "You'll hear from me tomorrow": an answer is promised, and nothing of what was asked. */
+const WILL_HEAR = /\b(?:you['’]ll|you will) hear (?:from|back)\b|\blet you know\b(?! when)/i;
 
 /** "She will return it to you", said by whoever owes it. */
 const SOMEBODY_ELSE = /^(?:and )?(?:he|she)(?:['’]ll| will| is going to)\b.*\b(?:it|them|that|this|those)\b/i;
@@ -86,6 +90,7 @@ export function saidByOwner(
     return { change: "passed", due, owner: to.person?.address ?? null, isNamed, reason: "somebody else will do it" };
   if (SOMEBODY_ELSE.test(text) && context.writer === item.owner)
     return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };
+  if (WILL_HEAR.test(text) && !wantsWords(item)) return null;
   const isPast = item.kind !== "question" && pastOf(item, text);
   const cue = isPast ? PAST : firstCue(OWNER_CUES, mainClause(text));
   const isLater = due !== null && item.due !== null && due.day > item.due && !due.others.includes(item.due);

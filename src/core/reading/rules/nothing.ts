@@ -14,6 +14,10 @@ const CONSENT =
 const HELP_OFFERED =
   /^(?:should|if|in case) (?:(?:you|there|anything|something|any)\b.{0,40}\b(?:unclear|questions?|queries|doubts?|problems?|difficulties|wrong|help|further|need anything)\b)/i;
 
+/** "Do call if anything is unclear", "I have to ask the bakers first", "the workshop needs until Monday": nothing is asked, nothing promised. */
+const OPEN_DOOR =
+  /^(?:please )?do (?:call|ring|write|ask|say|shout|get in touch|let (?:me|us) know|not hesitate)\b|\b(?:have|need|want) to (?:ask|check with|speak (?:to|with)|talk (?:to|with)|consult) .{1,40} first\b|\bneeds (?:until|till)\b/i;
+
 const ADVERT =
   /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
 
@@ -29,7 +33,7 @@ export const nothing: KindRule = {
   confidence: 1,
   find(clause) {
     const { text } = clause;
-    if (ADVERT.test(text)) return "nothing";
+    if (ADVERT.test(text) || OPEN_DOOR.test(text)) return "nothing";
     if (RELEASE.test(text) && !/\bhold\b|\bdon['’]t send\b/i.test(text)) return "nothing";
     if (TAKEN_BACK.test(text) || CONSENT.test(text.trim()) || HELP_OFFERED.test(text)) return "nothing";
     if (OFFER.test(text) && !/\b(?:please|could you|can you)\b/i.test(text.slice(12))) return "nothing";
