@@ -19,12 +19,11 @@ function Part(props: { name: string; count: number; isLate?: boolean; where?: Re
       <h2 className="flex items-baseline gap-2 px-5 py-1 text-[15px]">
         {props.name}
         <span className={props.isLate ? "text-late" : "text-soft"}>{props.count}</span>
-        <span
-          className="ml-auto inline-flex min-h-6 items-center text-[13px] font-medium"
-          style={{ fontFamily: "var(--font-ui)" }}
-        >
-          {props.where}
-        </span>
+        {props.where && (
+          <span className="ml-auto text-[13px] font-medium" style={{ fontFamily: "var(--font-ui)" }}>
+            {props.where}
+          </span>
+        )}
       </h2>
       {props.children}
     </section>
@@ -124,7 +123,7 @@ export function RoundScreen({ first }: { first: RoundStart }) {
               name="To sort"
               count={data.left}
               where={
-                <Link className="word" href="/sort">
+                <Link className="word inline-flex min-h-6 items-center" href="/sort">
                   sort them
                 </Link>
               }
@@ -148,7 +147,7 @@ export function RoundScreen({ first }: { first: RoundStart }) {
             name="Due today, or over"
             tasks={data.due}
             where={
-              <Link className="word" href="/tasks?whose=mine">
+              <Link className="word inline-flex min-h-6 items-center" href="/tasks?whose=mine">
                 all of mine
               </Link>
             }

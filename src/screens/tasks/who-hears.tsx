@@ -104,7 +104,6 @@ export function WhoHears({
           <PickWord
             label="Keep posted on more than this task"
             shown="or on the project"
-            isMissing
             isQuiet
             isOpen={isPlaceOpen}
             onOpen={setPlaceOpen}
