@@ -35,6 +35,8 @@ for (const set of [
   "conversations-d",
   "conversations-e",
   "conversations-f",
+  "conversations-g",
+  "conversations-h",
 ] as const) {
   const { mistakes, ...following } = await scoreFollowing(set);
   say(`labelled ${set}`, following);

@@ -32,7 +32,9 @@ export type ConversationSet =
   | "conversations-c"
   | "conversations-d"
   | "conversations-e"
-  | "conversations-f";
+  | "conversations-f"
+  | "conversations-g"
+  | "conversations-h";
 
 async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);

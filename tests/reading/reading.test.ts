@@ -44,6 +44,8 @@ describe("labelled letters", () => {
     ["conversations-d", 24, 36, 0.9],
     ["conversations-e", 13, 20, 0.9],
     ["conversations-f", 16, 25, 0.9],
+    ["conversations-g", 19, 23, 0.8],
+    ["conversations-h", 15, 22, 0.7],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(

@@ -26,7 +26,7 @@ export const POINTS_TO_WANTED =
   /^(?:got|received|where|any news)\b|^\w+(?:['’]s| (?:is|has|have|are)) (?:in|here|arrived|come|through)\b|\b(?:it|them|yours|that)\b.{0,12}\b(?:any ?more|after all|no longer)\b/i;
 
 export const POINTS_BACK =
-  /\b(?:it|them|those|these|that|this|one|ones|rest|others?|the (?:second|third|fourth|fifth)(?: one)?(?= (?:follows?|comes?|will|is|has))|the (?:last|remaining) (?:one|two|three|four|five|six|few|\d+)|you(?:['’]ll| will) (?:have|get)|be with you)\b/i;
+  /\b(?:it|them|those|these|that|this|one|ones|rest|others?|the (?:second|third|fourth|fifth)(?: one)?(?= (?:follows?|comes?|will|is|has))|the (?:last|remaining) (?:one|two|three|four|five|six|few|\d+)|you(?:['’]ll| will) (?:have|get)|(?:be|is) with you)\b/i;
 
 /** What a bare answer ("Yes.", "You'll have it on Monday.") is an answer to: the only thing open, or the last that was asked. */
 export function bareTargets(left: readonly OpenItem[], text: string): OpenItem[] {

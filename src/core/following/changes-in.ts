@@ -37,7 +37,8 @@ function isConsequence({ letter }: FollowContext, segment: Segment): boolean {
 }
 
 /** An ask that turns to somebody, unlike "the blue one needs another week". */
-const TURNS_TO = /\b(?:please|kindly|could|can you|would you|will you|let (?:me|us)|tell (?:me|us))\b|\?$/i;
+const TURNS_TO =
+  /\b(?:please|kindly|(?:could|can|would|will) (?:you|somebody|someone|one of you)|let (?:me|us)|tell (?:me|us))\b|\?$/i;
 
 /** What a letter changes of the items that are open, in the order of the text. */
 export function changesIn(
@@ -89,7 +90,10 @@ export function changesIn(
     const isCure = left.length > 0 && left.every((item) => item.kind === "trouble");
     const isDayFor =
       (slip?.kind !== "promise" || isConsequence(context, segment) || isCure) && isDayGiven(context, segment.text);
-    const isBare = (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
+    // "It went out last night": the only thing that is open.
+    const isOnly =
+      left.length === 1 && /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text);
+    const isBare = isOnly || (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
     if (items.length === 0 && !isAsk && isBare) about = bareTargets(left, segment.text);
     about = [...new Set(about.map((item) => cureOf(item, owed) ?? item))];
     const partly = new Set(
@@ -185,7 +189,7 @@ function answerInOrder({ context, owed, slips, changes, consumed, note }: Answer
 }
 
 const CURES =
-  /(?:^|\bplease |\bkindly |\byou |\bto )(?:replace|repair|fix|mend|exchange|swap|credit|refund|put (?:it|that|this|them) right|sort (?:it|that|this|them) out|send|bring|deliver|collect)\b/i;
+  /(?:^|\bplease |\bkindly |\byou |\bto )(?:replace|repair|fix|mend|exchange|swap|credit|refund|put (?:it|that|this|them) right|sort (?:it|that|this|them) out|send|bring|deliver|collect)\b|\bneed (?:a |an |the |some )?(?:new|fresh|another|replacement|spare)\b/i;
 
 /** The ask that wants a trouble cured: what is promised or done about the trouble is said of that. */
 function cureOf(item: OpenItem, owed: readonly OpenItem[]): OpenItem | null {

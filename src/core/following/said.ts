@@ -35,7 +35,7 @@ function mainClause(text: string): string {
 export function wantsWords(item: OpenItem): boolean {
   return (
     item.kind === "question" ||
-    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b/i.test(
+    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\b(?:if|could|can|would|will) you (?:could |can |would |please |kindly )*(?:let (?:me|us) know|tell (?:me|us)|confirm)\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b/i.test(
       item.quote,
     )
   );
@@ -86,7 +86,9 @@ export function saidByOwner(
   if (/\?$/.test(text)) return null;
   const due = dueIn(context, text);
   const to = passedTo(text, context.people, context.writer, new Set([item.asker]));
-  if (to && to.person?.address !== item.owner && (isNamed || /\b(?:it|them|that|this|one)\b/i.test(text)))
+  // "Who will bring it?" is answered by a name.
+  const isWho = wantsWords(item) && /\bwho\b/i.test(item.quote);
+  if (to && !isWho && to.person?.address !== item.owner && (isNamed || /\b(?:it|them|that|this|one)\b/i.test(text)))
     return { change: "passed", due, owner: to.person?.address ?? null, isNamed, reason: "somebody else will do it" };
   if (SOMEBODY_ELSE.test(text) && context.writer === item.owner)
     return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };
@@ -114,6 +116,9 @@ export function saidByOwner(
   }
   if (cue?.change === "declined" && due && /\b(?:before|until|till)\b/i.test(text))
     return { change: "moved", due, owner: null, isNamed, reason: "not before that day" };
+  // "One is in the post, the second takes another week."
+  if ((cue?.change === "moved" || cue?.change === "promised") && IS_THE_REST.test(text) && context.partly.has(item.id))
+    return { change: "part", due, owner: null, isNamed, reason: "a part of it" };
   if (cue?.change === "moved") {
     if (due === null && !isNamed) return null;
     const isInTime = due !== null && !isLater && item.due !== null && !item.isPromised;

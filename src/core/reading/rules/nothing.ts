@@ -16,7 +16,7 @@ const HELP_OFFERED =
 
 /** "Do call if anything is unclear", "I have to ask the bakers first", "the workshop needs until Monday": nothing is asked, nothing promised. */
 const OPEN_DOOR =
-  /^(?:please )?do (?:call|ring|write|ask|say|shout|get in touch|let (?:me|us) know|not hesitate)\b|\b(?:have|need|want) to (?:ask|check with|speak (?:to|with)|talk (?:to|with)|consult) .{1,40} first\b|\bneeds (?:until|till)\b/i;
+  /^(?:please )?do (?:call|ring|write|ask|say|shout|get in touch|let (?:me|us) know|not hesitate)\b|\b(?:have|need|want) to (?:ask|check with|speak (?:to|with)|talk (?:to|with)|consult) .{1,40} first\b|\bneeds (?:until|till)\b|^please (?:see|find) (?:[\w'’-]+ ){0,4}(?:attached|enclosed)\b/i;
 
 const ADVERT =
   /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
