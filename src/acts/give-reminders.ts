@@ -23,6 +23,7 @@ interface Row {
   dueDay: Day | null;
   dueTime: string | null;
   dueZone: string | null;
+  startDay: Day | null;
 }
 
 /** Open tasks that can have a reminder between two instants: dated near them, or with a time that somebody set. */
@@ -34,14 +35,15 @@ async function remindedTasks(db: Database, from: number, to: number, zone: strin
   );
   const rows = await rowsOf<Row>(
     db,
-    sql`select t.id, t.owner_id as "ownerId", p.zone as "ownerZone", t.due_day::text as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone"
+    sql`select t.id, t.owner_id as "ownerId", p.zone as "ownerZone", t.due_day::text as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.start_day::text as "startDay"
       from task t left join person p on p.id = t.owner_id where t.state in ('to begin', 'under way')
-        and ((t.side = 'ours' and t.owner_id is not null and t.due_day between ${days.first}::date and ${days.last}::date)
+        and ((t.side = 'ours' and t.owner_id is not null and (t.due_day between ${days.first}::date and ${days.last}::date or t.start_day between ${days.first}::date and ${days.last}::date))
           or t.id = any(select jsonb_array_elements_text(${JSON.stringify(own.map((one) => one.taskId))}::jsonb)::uuid))`,
   );
   return rows.map((row) => ({
     id: row.id,
     due: row.dueDay ? { day: row.dueDay, time: row.dueTime, zone: row.dueZone ?? zone } : null,
+    start: row.startDay,
     owner: row.ownerId ? { personId: row.ownerId, zone: row.ownerZone ?? zone } : null,
     own: own.filter((one) => one.taskId === row.id).map((one) => ({ personId: one.personId, at: millis(one.at) })),
   }));
@@ -83,7 +85,7 @@ export async function giveReminders(db: Database, now: number): Promise<number> 
         what: "reminder" as const,
         why: one.of === "own time" ? ("wanted to be reminded" as const) : ("owns it" as const),
         loudness: "at once" as const,
-        words: reminderWords(task.due, one.at, { at: now, zone }),
+        words: reminderWords(task.due, one.at, { at: now, zone }, one.of),
         at: new Date(now),
       };
     });

@@ -22,7 +22,7 @@ import {
   stepAct,
   takeOnAct,
 } from "./deeds/hand-acts";
-import { holdAct, howFarAct, planChasesAct } from "./deeds/holding-acts";
+import { holdAct, howFarAct, planChasesAct, startOnAct } from "./deeds/holding-acts";
 import { join, splitAct } from "./deeds/join-acts";
 import { sendAgain, write } from "./deeds/letter-acts";
 import { keepPosted, keepPostedAt } from "./deeds/posted-acts";
@@ -67,6 +67,7 @@ const ACTS: Readonly<Record<ActName, AnyAct>> = {
   "go away": goAwayAct,
   "come back": comeBackAct,
   "how far": howFarAct,
+  "start on": startOnAct,
   hold: holdAct,
   "plan chases": planChasesAct,
   comment,

@@ -330,6 +330,8 @@ export const task = pgTable(
     dueDay: date("due_day"),
     dueTime: text("due_time"),
     dueZone: text("due_zone"),
+    /** The day from which on it can be begun. */
+    startDay: date("start_day"),
     priority: text("priority").$type<"top" | "high" | "normal" | "low">().notNull(),
     state: text("state").$type<"to begin" | "under way" | "done" | "called off">().notNull(),
     projectId: uuid("project_id").references(() => project.id),
@@ -394,6 +396,7 @@ export const task = pgTable(
     index("task_together").on(t.togetherId),
     index("task_put_by").on(t.putUntil),
     index("task_held_by").on(t.heldById),
+    index("task_start").on(t.startDay),
     index("task_chase_plan").on(t.number).where(sql`chase_plan is not null`),
     check("task_side", sql`(${t.side} = 'ours' and ${t.theirsId} is null) or ${t.side} = 'theirs'`),
   ],

@@ -1,5 +1,6 @@
 import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { giveReminders } from "@/acts/give-reminders";
 import { perform } from "@/acts/perform";
 import { addPerson } from "@/acts/set-up";
 import { takeIn } from "@/acts/take-in";
@@ -340,5 +341,25 @@ describe.each(ENGINES)("on %s", (engine) => {
     await must(jonah, "step", { taskId, change: { kind: "add", text: "Measure" } });
     expect(await says(jonah, "how far", { taskId, percent: 50 })).toMatch(/checklist says/);
     expect((await sheet(slug))!.happened.map((one) => one.words)).toContain("says it is 40 per cent done");
+  });
+
+  test("a task can say that it begins later; not after its due, and whoever owns it is reminded of it then", async () => {
+    const due = { day: "2026-12-04", time: null, zone: "Europe/London" };
+    const { id: taskId, slug } = await made({ ownerId: jonah, due });
+    await must(jonah, "start on", { taskId, day: "2026-11-30" });
+    expect((await sheet(slug))!.task.startDay).toBe("2026-11-30");
+    expect((await sheet(slug))!.reminders[0]).toMatchObject({
+      personId: jonah,
+      at: Date.parse("2026-11-30T08:00:00Z"),
+    });
+    expect(await says(jonah, "start on", { taskId, day: "2026-12-07" })).toMatch(/due Fri 4 Dec, before that/);
+    expect(await says(jonah, "start on", { taskId, day: "2026-02-30" })).toMatch(/no 2026-02-30/);
+    await giveReminders(house.db, Date.parse("2026-11-30T07:59:00Z"));
+    await giveReminders(house.db, Date.parse("2026-11-30T08:00:30Z"));
+    expect((await heard(jonah, slug)).filter((one) => one.what === "reminder")).toMatchObject([
+      { words: "can begin today" },
+    ]);
+    await must(jonah, "undo", { entryId: null });
+    expect((await sheet(slug))!.task.startDay).toBeNull();
   });
 });

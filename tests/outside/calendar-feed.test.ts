@@ -39,6 +39,8 @@ const task = (more: Partial<FeedTask>): FeedTask => ({
   state: "to begin",
   priority: "normal",
   due: { day: "2026-11-25", time: null, zone: "Europe/London" },
+  startDay: null,
+  percent: null,
   project: "Harbour Green",
   createdAt: NOW - 86_400_000,
   changedAt: NOW,
@@ -59,14 +61,20 @@ test("tasks as VTODO: status and priority as 3.8.1.11 and 3.8.1.9 have them, dat
       }),
       task({ id: "c", state: "done", priority: "high", finishedAt: NOW, due: null }),
       task({ id: "d", state: "called off", priority: "low" }),
+      task({ id: "e", state: "under way", startDay: "2026-11-23", percent: 40 }),
+      task({ id: "f", startDay: "2026-11-25" }),
     ]),
   );
+  // From when on it can be begun, only where that lies before the due (RFC 5545 section 3.8.2.3).
+  expect(parts.map((part) => part.DTSTART ?? null)).toEqual([null, null, null, null, "2026-11-23", null]);
   expect(parts.map((part) => [part.name, part.STATUS, part.PRIORITY, part.DUE ?? null, part.errors])).toEqual([
     ["VTODO", "NEEDS-ACTION", 5, "2026-11-25", []],
     // 14:00 of a summer day in London.
     ["VTODO", "IN-PROCESS", 1, "2026-07-01T13:00:00+00:00", []],
     ["VTODO", "COMPLETED", 3, null, []],
     ["VTODO", "CANCELLED", 9, "2026-11-25", []],
+    ["VTODO", "IN-PROCESS", 5, "2026-11-25", []],
+    ["VTODO", "NEEDS-ACTION", 5, "2026-11-25", []],
   ]);
   expect(parts[2]!.COMPLETED).toBe("2026-11-24T11:20:00+00:00");
   expect(parts[0]!.URL).toBe("http://localhost:3900/tasks/quince-417");

@@ -3,13 +3,14 @@ import { z } from "zod";
 import { hold } from "../../core/tasks/decisions/hold";
 import { howFar } from "../../core/tasks/decisions/how-far";
 import { planChases } from "../../core/tasks/decisions/plan-chases";
+import { startOn } from "../../core/tasks/decisions/start-on";
 import type { Step } from "../../core/tasks/steps";
 import type { TaskState } from "../../core/tasks/task";
 import { isMachinesAddress } from "../../core/waiting/machines-address";
 import { maySeeTask } from "../../data/need-to-know";
 import { rowsOf } from "../../data/rows";
 import { define } from "../act";
-import { id } from "../inputs";
+import { day, id } from "../inputs";
 import { handFacts } from "./hand-acts";
 
 export const howFarAct = define({
@@ -21,6 +22,21 @@ export const howFarAct = define({
     return facts && { ...facts, steps: row?.steps ?? [] };
   },
   decide: (facts, input, now) => howFar(facts, input, now),
+});
+
+/** Says from which day on a task can be begun. */
+export const startOnAct = define({
+  name: "start on",
+  input: z.object({ taskId: id, day: day.nullable() }),
+  async load(db, actor, input) {
+    const facts = await handFacts(db, actor, input.taskId);
+    const [row] = await rowsOf<{ dueDay: string | null }>(
+      db,
+      sql`select due_day::text as "dueDay" from task where id = ${input.taskId}`,
+    );
+    return facts && { ...facts, dueDay: row?.dueDay ?? null };
+  },
+  decide: (facts, input, now) => startOn(facts, input, now),
 });
 
 /** Says that a task is held by another one, mostly a wait. */

@@ -13,6 +13,10 @@ export interface FeedTask {
   readonly state: TaskState;
   readonly priority: Priority;
   readonly due: { readonly day: Day; readonly time: string | null; readonly zone: string } | null;
+  /** The day from which on it can be begun. */
+  readonly startDay: Day | null;
+  /** How far it is by its owner's word, in per cent. */
+  readonly percent: number | null;
   readonly project: string | null;
   /** Milliseconds since 1970 UTC. */
   readonly createdAt: number;
@@ -82,6 +86,10 @@ export function tasksFeed(owner: FeedOwner, tasks: readonly FeedTask[]): string 
         "due",
         task.due.time ? instant(instantOf(task.due.day, task.due.time, task.due.zone)) : day(task.due.day),
       );
+    // DTSTART lies before DUE and has its type (RFC 5545 section 3.8.2.3): with a time of the due the day alone says nothing.
+    if (task.startDay && (!task.due || (!task.due.time && task.startDay < task.due.day)))
+      todo.updatePropertyWithValue("dtstart", day(task.startDay));
+    if (task.percent !== null) todo.updatePropertyWithValue("percent-complete", task.percent);
     if (task.finishedAt !== null && task.state === "done")
       todo.updatePropertyWithValue("completed", instant(task.finishedAt));
     root.addSubcomponent(todo);

@@ -7,6 +7,7 @@ import { type RemindedTask, type Reminder, remindersBetween, remindersOf } from 
 const task = (more: Partial<RemindedTask> = {}): RemindedTask => ({
   id: "t",
   due: { day: "2026-11-30", time: null, zone: "Europe/London" },
+  start: null,
   owner: { personId: "suki", zone: "Europe/London" },
   own: [],
   ...more,
@@ -28,6 +29,18 @@ test("the morning of the working day before and of the day, on the owner's clock
     ["2026-11-30T15:00:00.000Z", "soon"],
   ]);
   expect(remindersOf(task({ owner: null }), PLAIN_WEEK)).toEqual([]);
+  // From when on it can be begun: in its morning, but not beside a reminder of the due.
+  expect(says(remindersOf(task({ start: "2026-11-24" }), PLAIN_WEEK))[0]).toEqual([
+    "2026-11-24T08:00:00.000Z",
+    "the start",
+  ]);
+  expect(says(remindersOf(task({ start: "2026-11-27" }), PLAIN_WEEK)).map(([, of]) => of)).toEqual([
+    "the day before",
+    "the day",
+  ]);
+  expect(says(remindersOf(task({ start: "2026-11-24", due: null }), PLAIN_WEEK))).toEqual([
+    ["2026-11-24T08:00:00.000Z", "the start"],
+  ]);
   const own = [{ personId: "ines", at: Date.parse("2026-11-25T09:30:00Z") }];
   expect(says(remindersOf(task({ owner: null, due: null, own }), PLAIN_WEEK))).toEqual([
     ["2026-11-25T09:30:00.000Z", "own time"],

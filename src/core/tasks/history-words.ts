@@ -25,6 +25,7 @@ export const ACT_NAMES = [
   "go away",
   "come back",
   "how far",
+  "start on",
   "hold",
   "plan chases",
   "note a call",
@@ -210,6 +211,10 @@ export function historyWords(
   if (act === "how far") {
     const percent = own.find((change) => change.after !== null)?.after?.percent;
     return typeof percent === "number" ? `says it is ${percent} per cent done` : "no longer says how far it is";
+  }
+  if (act === "start on") {
+    const day = own.find((change) => change.after !== null)?.after?.startDay;
+    return typeof day === "string" ? `says not before ${sayDay(day, day)}` : "says it can begin at any time";
   }
   if (act === "hold") {
     const holder = own.find((change) => change.after !== null)?.after?.heldById;

@@ -257,6 +257,8 @@ export interface TaskRow {
   readonly doubt: string | null;
   /** Its checklist. */
   readonly steps: readonly Step[];
+  /** The day from which on it can be begun; null where at any time. */
+  readonly startDay: Day | null;
   /** How far it is by its owner's own word, in per cent. */
   readonly percent: number | null;
   /** What it cannot go on without. */

@@ -53,13 +53,15 @@ export async function fedTasks(db: Database, viewer: Viewer, base: string, now: 
     dueDay: string | null;
     dueTime: string | null;
     dueZone: string | null;
+    startDay: string | null;
+    percent: number | null;
     project: string | null;
     createdAt: InstantText;
     changedAt: InstantText;
     finishedAt: InstantText | null;
   }>(
     db,
-    sql`select t.id, t.fruit, t.number, t.title, t.state, t.priority, t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone",
+    sql`select t.id, t.fruit, t.number, t.title, t.state, t.priority, t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.start_day::text as "startDay", t.percent,
         (select p.name from project p where p.id = t.project_id and ${maySeeProject(viewer)}) as project, t.created_at as "createdAt", t.changed_at as "changedAt", t.finished_at as "finishedAt"
       from task t where t.owner_id = ${viewer.personId} and t.side = 'ours' and ${maySeeTask(viewer)}
         and (t.state in ('to begin', 'under way') or t.finished_at > ${since}) order by t.due_day nulls last, t.number limit ${MOST_FED}`,

@@ -24,6 +24,7 @@ export async function remindersFor(db: Database, viewer: Viewer, task: TaskRow):
           {
             id: task.id,
             due: task.due,
+            start: task.startDay,
             owner: task.owner && { personId: task.owner.id, zone: owner?.zone ?? organisation.zone },
             own: [],
           },

@@ -63,7 +63,7 @@ export const taskColumnsFor = (
   t.priority, t.state, t.project_id as "projectId", (select p.name from project p where p.id = t.project_id and ${maySeeProject(viewer)}) as project, t.workstream_id as "workstreamId", t.kind,
   (select coalesce(nullif(l.from_name, ''), l.from_address) from letter l where l.id = t.letter_id) as writer,
   (select s.title from slip s join letter bl on bl.id = s.letter_id where s.conversation_id = t.conversation_id and s.kind = 'trouble' and s.state = 'proposed' and bl.bounce is not null order by s.id desc limit 1) as trouble,
-  t.finished_at as "finishedAt", t.created_at as "createdAt", t.chain, t.doubt, t.steps, t.percent, t.chase_plan as "chasePlan",
+  t.finished_at as "finishedAt", t.created_at as "createdAt", t.chain, t.doubt, t.steps, t.start_day::text as "startDay", t.percent, t.chase_plan as "chasePlan",
   (select jsonb_build_object('reference', t.fruit || ' ' || t.number, 'slug', t.fruit || '-' || t.number, 'title', t.title, 'by', coalesce((select name from correspondent where id = t.theirs_id), (select name from person where id = t.owner_id)))
     from (select t.held_by_id) held join task t on t.id = held.held_by_id where t.state in ('to begin', 'under way') and ${maySeeTask(viewer)}) as "heldBy", t.repeats, t.put_until as "putUntil", t.returned_at as "returnedAt"`;
 

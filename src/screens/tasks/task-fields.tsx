@@ -4,7 +4,7 @@ import Link from "next/link";
 import { sayRepeat } from "../../core/repeating/say-repeat";
 import { handedBackIn, linkToOwner } from "../../core/tasks/chain";
 import { isOnShelf } from "../../core/tasks/decisions/put-by";
-import { sayDistance, sayLateness, sayMomentFully } from "../../core/time/say-day";
+import { sayDay, sayDistance, sayLateness, sayMomentFully } from "../../core/time/say-day";
 import type { CorrespondentView } from "../../core/views/views";
 import { MayWriteWord } from "../mailboxes/may-write-word";
 import { useHouse, useToday } from "../parts/house";
@@ -89,6 +89,11 @@ export function TaskFields(props: SheetProps) {
           <SmallWord className="ml-2" onClick={props.onRepeat}>
             {task.repeats === null ? "once" : sayRepeat(task.repeats)}
             <span className="sr-only">, change how it repeats</span>
+          </SmallWord>
+        )}
+        {isOpenTask && task.side === "ours" && (
+          <SmallWord className="ml-2" onClick={props.onStart}>
+            {task.startDay === null ? "not before?" : `not before ${sayDay(task.startDay, today)}`}
           </SmallWord>
         )}
         <Reminds sheet={sheet} onRemind={props.onRemind} onForget={props.onForgetReminder} />

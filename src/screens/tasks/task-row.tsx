@@ -4,7 +4,8 @@ import { memo } from "react";
 import { sayRepeat } from "../../core/repeating/say-repeat";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { sayProgress } from "../../core/tasks/steps";
-import { sayLateness, sayMoment } from "../../core/time/say-day";
+import type { Day } from "../../core/time/day";
+import { sayDay, sayLateness, sayMoment } from "../../core/time/say-day";
 import type { TaskRow } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 import { PersonLabel, PriorityRule, StateSign } from "../parts/marks";
@@ -46,11 +47,12 @@ function howFarWords(task: TaskRow): string {
 }
 
 /** What stands below the state: why it is so. */
-function belowState(task: TaskRow, isLate: boolean, nameOf: (id: string) => string): string {
+function belowState(task: TaskRow, isLate: boolean, today: Day, nameOf: (id: string) => string): string {
   const last = task.chain.at(-1);
   if (task.returnedAt !== null && task.state === "to begin") return "back from being put by";
   if (task.theirs) return "owed to us";
   if (task.doubt) return task.doubt;
+  if (task.startDay !== null && task.startDay > today) return `not before ${sayDay(task.startDay, today)}`;
   if (task.heldBy) return `held by ${task.heldBy.reference}`;
   if (!task.owner && last?.answer === "declined") return `${nameOf(last.to)}: “${last.reason}”`;
   if (last?.question) return `“${last.question}”`;
@@ -186,7 +188,7 @@ export const TaskRowView = memo(function TaskRowView({
             </span>
           </span>
           <span className="block pl-[21px] text-[12px] leading-[15px] text-soft">
-            <span className="block truncate">{belowState(task, lateness !== null, nameOf)}</span>
+            <span className="block truncate">{belowState(task, lateness !== null, today, nameOf)}</span>
           </span>
         </span>
         <span

@@ -24,6 +24,7 @@ export interface SheetProps {
   readonly onPutBy: () => void;
   readonly onRemind: () => void;
   readonly onRepeat: () => void;
+  readonly onStart: () => void;
   readonly onStep: (change: StepChange) => Promise<boolean>;
   readonly onForgetReminder: (reminderId: string) => void;
   readonly onPosted: (personId: string, hears: boolean | null) => void;

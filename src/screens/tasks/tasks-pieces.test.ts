@@ -53,6 +53,7 @@ function task(values: Partial<TaskRow> & { day?: string | null }): TaskRow {
     finishedAt: null,
     chain: [],
     doubt: null,
+    startDay: null,
     percent: null,
     heldBy: null,
     chasePlan: null,

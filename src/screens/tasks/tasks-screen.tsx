@@ -299,6 +299,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               onPutBy={handing.putBy}
               onRemind={handing.remind}
               onRepeat={handing.repeat}
+              onStart={handing.start}
               onStep={(change) => run("step", { taskId: sheet.task.id, change })}
               onForgetReminder={handing.forgetReminder}
               onPosted={handing.onPosted}

@@ -4,6 +4,7 @@ import { type ReactNode, useState } from "react";
 import { sayRepeat } from "../../core/repeating/say-repeat";
 import { linkToOwner } from "../../core/tasks/chain";
 import { readLine } from "../../core/tasks/read-line";
+import { dayOf } from "../../core/time/moment";
 import type { TaskSheet } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 import { PutByLine } from "../parts/put-by-line";
@@ -14,7 +15,7 @@ import { RepeatsLine } from "./repeats-line";
 import type { SheetProps } from "./task-sheet-props";
 
 /** What is being done about who has the task. */
-type Handing = "hand over" | "hand back" | "ask back" | "doubt" | "finish" | "put by" | "remind" | "repeat";
+type Handing = "hand over" | "hand back" | "ask back" | "doubt" | "finish" | "put by" | "remind" | "repeat" | "start";
 
 /** Handing over and the owner's answers, for the sheet that is shown: what stands in it, and what keys and buttons do. */
 export function useHanding(
@@ -31,6 +32,7 @@ export function useHanding(
   putBy: () => void;
   remind: () => void;
   repeat: () => void;
+  start: () => void;
   forgetReminder: (reminderId: string) => void;
   onPosted: (personId: string, hears: boolean | null) => void;
   onPostedAt: SheetProps["onPostedAt"];
@@ -143,6 +145,21 @@ export function useHanding(
           />
         </div>
       )}
+      {what === "start" && (
+        <div className="mx-[18px] mt-3">
+          <PutByLine
+            about={`start ${task.id}`}
+            label="Not before when"
+            does="Not before"
+            onPutBy={(at) => {
+              if (at === null) return Promise.resolve(false);
+              const day = dayOf({ at, zone });
+              return run("start on", { taskId, day }, { says: () => `${task.reference} begins then.` });
+            }}
+            onClose={close}
+          />
+        </div>
+      )}
       {what === "put by" && (
         <div className="mx-[18px] mt-3">
           <PutByLine
@@ -205,6 +222,10 @@ export function useHanding(
     finishAndNext: () => begin("finish"),
     remind: () => begin("remind"),
     repeat: () => begin("repeat"),
+    start: () =>
+      task && task.startDay !== null
+        ? void run("start on", { taskId, day: null }, { says: () => `${task.reference} can begin at any time.` })
+        : begin("start"),
     forgetReminder: (reminderId) => void run("remind", { taskId, reminderId }),
     putBy: () =>
       task && task.putUntil !== null
