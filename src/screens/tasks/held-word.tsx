@@ -35,7 +35,7 @@ export function HeldWord({ task, onHold }: { task: TaskRow; onHold: (heldById: s
     <span className="ml-2 text-[12.5px] font-medium text-soft">
       <PickWord
         label="Held by which wait"
-        shown="held by a wait?"
+        shown="held?"
         isOpen={isOpen}
         onOpen={setOpen}
         width={170}

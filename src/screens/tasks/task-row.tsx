@@ -116,7 +116,7 @@ export const TaskRowView = memo(function TaskRowView({
   return (
     <div className={`group/row flex h-full ${row.isLast ? "border-b border-hairline" : ""}`}>
       <div
-        className={`gutter !py-[5px] ${row.look === "over" ? "is-over" : row.look === "today" ? "is-today" : ""} max-sm:!w-[98px] max-sm:!pl-3`}
+        className={`gutter !py-[2px] ${row.look === "over" ? "is-over" : row.look === "today" ? "is-today" : ""} max-sm:!w-[98px] max-sm:!pl-3`}
       >
         {row.head && (
           <>

@@ -48,7 +48,7 @@ export function WhoHears({
               <span className="self-center">
                 <Loud arcs={LOUD_ARCS[loudness]} />
               </span>
-              <b>{name}</b>
+              <b className="flex-none">{name}</b>
               <span className="text-soft">
                 {(personId === me.id && YOUR[why]) || why}
                 {forId && ` ${nameOf(forId)}`}
