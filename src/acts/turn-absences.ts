@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import { awayStateOn } from "../core/days/away";
-import { backLetter } from "../core/hearing/back-letter";
+import { backLetter, coverLetter } from "../core/hearing/back-letter";
+import type { Day } from "../core/time/day";
 import { dayOf } from "../core/time/moment";
 import { sayDay } from "../core/time/say-day";
 import type { Database } from "../data/engine/database";
@@ -34,6 +35,36 @@ async function turn(db: Database, now: number, zone: string): Promise<number> {
   return turned;
 }
 
+/** Tells whoever covers that they do: from when, until when, and what of. */
+async function tellCover(db: Database, base: string | null, now: number): Promise<void> {
+  const untold = await rowsOf<{
+    id: string;
+    name: string;
+    fromDay: Day;
+    backDay: Day;
+    withMailboxes: boolean;
+    coverId: string;
+    coverName: string;
+    address: string;
+    zone: string | null;
+  }>(
+    db,
+    sql`select a.id, p.name, a.from_day::text as "fromDay", a.back_day::text as "backDay", a.with_mailboxes as "withMailboxes", c.id as "coverId", c.name as "coverName", c.address, c.zone
+      from away a join person p on p.id = a.person_id join person c on c.id = a.cover_id where a.cover_told_at is null and a.state <> 'over' for update of a`,
+  );
+  const organisation = await theOrganisation(db);
+  const [domain] = ourDomains();
+  for (const one of untold) {
+    await db.execute(sql`update away set cover_told_at = ${new Date(now)} where id = ${one.id}`);
+    if (base === null || !domain || !organisation) continue;
+    const today = dayOf({ at: now, zone: one.zone ?? organisation.zone });
+    const letter = coverLetter(one, (day) => sayDay(day, today), `${base}/cover`);
+    const to = { id: one.coverId, name: one.coverName, address: one.address };
+    const from = { name: organisation.name, domain };
+    await writeHouseLetter(db, { ...letter, to, from, task: null, calendar: null }, now);
+  }
+}
+
 /** Tells whoever is back what happened meanwhile, in one letter instead of all that would have come by mail. */
 async function tellBack(db: Database, base: string | null, now: number): Promise<number> {
   const back = await rowsOf<{ id: string; personId: string; name: string; address: string; zone: string | null }>(
@@ -60,7 +91,7 @@ async function tellBack(db: Database, base: string | null, now: number): Promise
 }
 
 /**
- * Begins and ends the times away whose day has come, and tells those who are back what happened. Done again and again each
+ * Begins and ends the times away whose day has come, tells those who cover that they do, and those who are back what happened. Done again and again each
  * happens once.
  * @param base where our pages are; null where no letters go out
  * @param now milliseconds since 1970 UTC
@@ -68,6 +99,7 @@ async function tellBack(db: Database, base: string | null, now: number): Promise
 export async function turnAbsences(db: Database, base: string | null, now: number): Promise<number> {
   const count = await db.transaction(async (tx) => {
     const zone = (await theOrganisation(tx))?.zone ?? "UTC";
+    await tellCover(tx, base, now);
     const turned = (await turn(tx, now, zone)) + (await tellBack(tx, base, now));
     if (turned > 0) await markChange(tx);
     return turned;

@@ -25,6 +25,8 @@ export const away = pgTable(
     endedAt: instant("ended_at"),
     /** When they were told what happened meanwhile, and when they had looked at it. */
     toldAt: instant("told_at"),
+    /** When whoever covers was told that they do. */
+    coverToldAt: instant("cover_told_at"),
     seenAt: instant("seen_at"),
   },
   (t) => [index("away_person").on(t.personId, t.state), index("away_cover").on(t.coverId).where(sql`state = 'on'`)],

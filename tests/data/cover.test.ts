@@ -164,6 +164,16 @@ describe.each(ENGINES)("on %s", (engine) => {
     expect(cover.covering[0]).toMatchObject({ away: { name: "Lotte Fairweather" }, letters: 1 });
     expect(cover.covering[0]!.done.map((one) => one.words)).toContain("finished it");
 
+    // Whoever covers was told so, once.
+    await turnAbsences(house.db, BASE, clock);
+    await turnAbsences(house.db, BASE, clock + 15_000);
+    const told = await rowsOf<{ subject: string; text: string }>(
+      house.db,
+      sql`select subject, text from outgoing where is_automatic and subject like 'You cover for%'`,
+    );
+    expect(told).toHaveLength(1);
+    expect(told[0]).toMatchObject({ subject: "You cover for Lotte Fairweather, Mon 23 Nov until Fri 27 Nov" });
+    expect(told[0]!.text).toContain("letters to their own mailboxes stand in your Sort");
     const back = NOW + 3 * DAY;
     // Twice, as after a restart in the middle: it happens once.
     await turnAbsences(house.db, BASE, back);

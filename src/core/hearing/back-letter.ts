@@ -48,3 +48,21 @@ export function backLetter(
     ].join("\n"),
   };
 }
+
+/** The letter to somebody who is to cover: for whom, when, and what they will find. `say` says a day in words. */
+export function coverLetter(
+  away: { readonly name: string; readonly fromDay: string; readonly backDay: string; readonly withMailboxes: boolean },
+  say: (day: string) => string,
+  link: string,
+): { readonly subject: string; readonly text: string } {
+  return {
+    subject: `You cover for ${away.name}, ${say(away.fromDay)} until ${say(away.backDay)}`,
+    text: [
+      `${away.name} is away from ${say(away.fromDay)} and back on ${say(away.backDay)}. You look after their work meanwhile.`,
+      "",
+      `What they are told, you are told too, as far as you may see it${away.withMailboxes ? "; letters to their own mailboxes stand in your Sort" : ""}. What you do and write says that it is for them.`,
+      "",
+      `Their tasks and waits: ${link}`,
+    ].join("\n"),
+  };
+}

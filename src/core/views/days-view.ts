@@ -68,6 +68,10 @@ export interface RoundDone {
 /** Where one round begins: what came, what is due, what came back, which waits broke. */
 export interface RoundStart {
   readonly name: string;
+  /** Whose work the viewer looks after now, and until when. */
+  readonly covers: readonly { readonly name: string; readonly backDay: Day }[];
+  /** They are back from being away, and have not looked at what happened meanwhile. */
+  readonly isBack: boolean;
   /** Since when it is counted: the end of the round before. */
   readonly since: number;
   readonly came: number;

@@ -96,6 +96,10 @@ async function waitsToday(db: Database, viewer: Viewer, now: Now): Promise<Round
 /** Where the round of now begins for somebody. */
 export async function roundStart(db: Database, viewer: Viewer, now: Now): Promise<RoundStart> {
   const { times, closedUntil } = await timesOf(db, viewer);
+  const back = await rowsOf(
+    db,
+    sql`select 1 from away where person_id = ${viewer.personId} and state = 'over' and seen_at is null limit 1`,
+  );
   const earlier = await earlierRounds(db, viewer);
   const since = Math.max(earlier[0]?.endedAt ?? 0, now.at - LONGEST_ROUND_MS);
   const today = dayOf(now);
@@ -105,6 +109,11 @@ export async function roundStart(db: Database, viewer: Viewer, now: Now): Promis
   const tomorrow = workingDayFrom(addDays(today, 1), now.calendar);
   return {
     name: roundAt(times, now),
+    covers: await rowsOf<RoundStart["covers"][number]>(
+      db,
+      sql`select p.name, a.back_day::text as "backDay" from away a join person p on p.id = a.person_id where a.cover_id = ${viewer.personId} and a.state = 'on' order by a.back_day`,
+    ),
+    isBack: back.length > 0,
     since,
     ...(await figuresSince(db, viewer, since, now.at)),
     letters: letters.rows.map((row) => ({ id: row.id, title: row.first?.title ?? row.subject, from: row.from })),

@@ -113,6 +113,28 @@ export function RoundScreen({ first }: { first: RoundStart }) {
               {minutesWords(data.minutes)}.
             </p>
           </div>
+          {(data.isBack || data.covers.length > 0) && (
+            <p className="border-t border-hairline bg-wash px-5 py-2 text-[13.5px]">
+              {data.isBack && (
+                <>
+                  You are back.{" "}
+                  <Link className="word inline-flex min-h-6 items-center" href="/cover">
+                    What happened while you were away
+                  </Link>
+                  {". "}
+                </>
+              )}
+              {data.covers.map((one) => (
+                <span key={one.name}>
+                  You cover for{" "}
+                  <Link className="word inline-flex min-h-6 items-center" href="/cover">
+                    {one.name}
+                  </Link>{" "}
+                  until {sayDay(one.backDay, today)}.{" "}
+                </span>
+              ))}
+            </p>
+          )}
           {isQuiet && (
             <p className="border-t border-hairline px-5 py-6 text-center text-soft">
               Nothing waits for you. Finish the round, and come back at the next.

@@ -52,6 +52,7 @@ export function goAway(facts: AwayFacts, input: AwayInput, now: string): Outcome
     beganAt: state === "on" ? now : null,
     endedAt: null,
     toldAt: null,
+    coverToldAt: null,
     seenAt: null,
   };
   return { ok: true, about: [facts.newId], writes: [{ row: "away", id: facts.newId, isNew: true, values }] };

@@ -1,0 +1,1 @@
+ALTER TABLE "away" ADD COLUMN "cover_told_at" timestamp with time zone;
