@@ -10,6 +10,7 @@ ensure_debian /usr/lib/python3/dist-packages/parsedatetime python3-parsedatetime
 ensure_debian /usr/lib/python3/dist-packages/flufl/bounce python3-flufl.bounce
 ensure_debian /usr/lib/python3/dist-packages/icalendar python3-icalendar
 ensure_debian /usr/lib/python3/dist-packages/workalendar python3-workalendar
+ensure_debian /usr/share/gocode/src/github.com/teambition/rrule-go golang-github-teambition-rrule-go-dev
 ensure_debian /usr/lib/python3/dist-packages/dateutil python3-dateutil
 ensure_debian /usr/lib/dovecot/imap dovecot-imapd
 ensure_debian /usr/bin/openssl openssl
