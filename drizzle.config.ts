@@ -8,6 +8,7 @@ export default defineConfig({
     "./src/data/schema-post.ts",
     "./src/data/schema-hearing.ts",
     "./src/data/schema-days.ts",
+    "./src/data/schema-learnt.ts",
     "./src/data/schema-history.ts",
   ],
   out: "./src/data/migrations",

@@ -4,7 +4,7 @@ import { maySeeConversation, type Viewer } from "../data/need-to-know";
 import { rowsOf } from "../data/rows";
 import { tellScreens } from "./tell-screens";
 
-/** Unlearns what was learnt of a writer's rule or phrase, or learns it again. Gives back how many slips it rested on. */
+/** Unlearns what was learnt of a writer's rule or phrase, or learns it again. Gives back on how many slips and lessons brought in it rested. */
 export async function setUnlearnt(
   db: Database,
   viewer: Viewer,
@@ -22,6 +22,11 @@ export async function setUnlearnt(
     sql`update slip s set is_unlearnt = ${isUnlearnt} from letter l, conversation c where l.id = s.letter_id and c.id = s.conversation_id and l.from_address = ${writer}
       and ${which} and s.made_by = ${isMarked ? "person" : "reader"} and ${maySeeConversation(viewer)} returning s.id`,
   );
-  if (rows.length > 0) tellScreens();
-  return rows.length;
+  const brought = await rowsOf(
+    db,
+    sql`update lesson_brought set is_unlearnt = ${isUnlearnt} where writer = ${writer} and rule is not distinct from ${rule} and phrase is not distinct from ${phrase} and is_marked = ${isMarked} returning id`,
+  );
+  const count = rows.length + brought.length;
+  if (count > 0) tellScreens();
+  return count;
 }

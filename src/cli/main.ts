@@ -15,6 +15,8 @@ const HELP = `jam: mail into shared tasks
                                 what letters in files ask for, one JSON object a letter; --lists: also those of mailing lists
   jam follow --json [--people FILE] FOLDER…
                                 what each letter of a conversation opens and changes, one JSON object a letter
+  jam learnt [--json] [--bring FILE]
+                                what was learnt from brushing off and keeping, one JSON object a lesson; --bring: brings such a file in
   jam when --json --from INSTANT PHRASE…
                                 the day that words mean, one JSON object a phrase
   jam person ADDRESS NAME [--work WHAT]
@@ -40,6 +42,8 @@ async function run(words: readonly string[]): Promise<number> {
       return (await import("./read")).readCommand(rest);
     case "follow":
       return (await import("./follow")).followCommand(rest);
+    case "learnt":
+      return (await import("./learnt")).learntCommand(rest);
     case "when":
       return (await import("./when")).whenCommand(rest);
     case "person":

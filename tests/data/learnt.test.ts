@@ -1,10 +1,11 @@
 import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { bringLessons } from "@/acts/bring-lessons";
 import { perform } from "@/acts/perform";
 import { takeIn } from "@/acts/take-in";
 import { setUnlearnt } from "@/acts/unlearn";
 import { wayInNamed } from "@/acts/ways-in";
-import { learntFor } from "@/data/queries/lessons";
+import { learntFor, lessonsToKeep } from "@/data/queries/lessons";
 import { rowsOf } from "@/data/rows";
 import { ENGINES, NOW, type TestHouse, testHouse } from "./test-house";
 
@@ -140,5 +141,47 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
     expect(lesson).toMatchObject({ effect: "proposed", phrase: "the usual on the #, # loaves.", isUnlearnt: false });
     expect(await setUnlearnt(house.db, viewer(), { ...lesson!, isUnlearnt: true })).toBe(1);
     expect(await comes("Hello,\n\nThe usual on the 7th, 60 loaves.\n\nB", from)).toEqual([]);
+  });
+
+  test("what was learnt leaves with its house and holds in another, without words of anybody's own mailbox; wrong lines bring nothing", async () => {
+    const words = "Kindly return the signed copy of our general terms to the office in Elm Road.";
+    await brushOff((await comes(words, "ida@elm.example"))[0]!);
+    const kept = await lessonsToKeep(house.db);
+    expect(kept.some((one) => one.writer === "ida@elm.example" && one.phrase !== null)).toBe(true);
+    expect(kept.some((one) => one.writer === "eve@ash.example")).toBe(false);
+    const file = kept.map((one) => JSON.stringify(one)).join("\n");
+
+    const other = await testHouse(engine);
+    try {
+      const found = async () => {
+        count += 1;
+        const raw = Buffer.from(
+          `From: ida@elm.example\r\nTo: ines@house.example\r\nSubject: Letter ${count}\r\nMessage-ID: <o-${count}@elm.example>\r\n\r\n${words}\r\n`,
+        );
+        const [taken] = await takeIn(other.db, [{ raw }], other.shared, NOW);
+        const id = taken && "letterId" in taken ? taken.letterId : "";
+        return rowsOf(other.db, sql`select id from slip where letter_id = ${id}`);
+      };
+      expect(await found()).toHaveLength(1);
+      for (const [wrong, says] of [
+        [`${file}\nno json`, /is no JSON\. Nothing/],
+        [`${file}\n{"writer":"a"}`, /no lesson.*Nothing/],
+        ['{"writer":"a@b","rule":"x","phrase":"y","brushedOff":1,"kept":0,"isMarked":false}', /not both/],
+      ] as const)
+        await expect(bringLessons(other.db, wrong, NOW)).rejects.toThrow(says);
+      expect(await found()).toHaveLength(1);
+      expect(await bringLessons(other.db, file, NOW)).toBe(kept.length);
+      expect(await bringLessons(other.db, file, NOW)).toBe(kept.length);
+      expect(await found()).toEqual([]);
+      const lesson = (await learntFor(other.db, { personId: other.suki })).find(
+        (one) => one.writer === "ida@elm.example" && one.phrase !== null,
+      )!;
+      expect(lesson).toMatchObject({ effect: "not proposed", from: [] });
+      expect(await setUnlearnt(other.db, { personId: other.suki }, { ...lesson, isUnlearnt: true })).toBeGreaterThan(0);
+      expect(await found()).toHaveLength(1);
+      expect((await lessonsToKeep(other.db)).some((one) => one.writer === "ida@elm.example")).toBe(false);
+    } finally {
+      await other.close();
+    }
   });
 });

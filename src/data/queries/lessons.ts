@@ -22,7 +22,7 @@ export async function lessonsFor(db: Database, writers: readonly string[]): Prom
   const addresses = JSON.stringify([...new Set(writers)]);
   return rowsOf<Lesson>(
     db,
-    sql`with mine as (select s.*, l.from_address as writer from letter l join slip s on s.letter_id = l.id
+    sql`with all_of_them as (with mine as (select s.*, l.from_address as writer from letter l join slip s on s.letter_id = l.id
           where l.from_address in (select jsonb_array_elements_text(${addresses}::jsonb)) and ${taught})
       select writer, null as rule, phrase, ${counted} from mine s where phrase is not null group by writer, phrase
       union all select writer, rule, null, ${counted} from mine s group by writer, rule
@@ -31,7 +31,10 @@ export async function lessonsFor(db: Database, writers: readonly string[]): Prom
       union all select l.from_address, null, s.phrase, ${marked} from letter l join slip s on s.letter_id = l.id
         where l.from_address in (select jsonb_array_elements_text(${addresses}::jsonb)) and s.made_by = 'person' and s.phrase is not null and not s.is_unlearnt
         group by l.from_address, s.phrase
-      limit ${MOST_LESSONS}`,
+      union all select writer, rule, phrase, brushed_off, kept, is_marked from lesson_brought
+        where writer in (select jsonb_array_elements_text(${addresses}::jsonb)) and not is_unlearnt)
+      select writer, rule, phrase, sum("brushedOff")::int as "brushedOff", sum(kept)::int as kept, "isMarked" from all_of_them
+        group by writer, rule, phrase, "isMarked" limit ${MOST_LESSONS}`,
   );
 }
 
@@ -46,7 +49,8 @@ export async function learntFor(db: Database, viewer: Viewer): Promise<LearntVie
         lessons as (
           select writer, max(name) as name, null as rule, phrase, is_unlearnt as "isUnlearnt", ${counted}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) as "from" from seen s where phrase is not null and made_by = 'reader' group by writer, phrase, is_unlearnt
           union all select writer, max(name), rule, null, is_unlearnt, ${counted}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) from seen s where made_by = 'reader' group by writer, rule, is_unlearnt
-          union all select writer, max(name), null, phrase, is_unlearnt, ${marked}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) from seen s where made_by = 'person' group by writer, phrase, is_unlearnt)
+          union all select writer, max(name), null, phrase, is_unlearnt, ${marked}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) from seen s where made_by = 'person' group by writer, phrase, is_unlearnt
+          union all select writer, null, rule, phrase, is_unlearnt, brushed_off, kept, is_marked, '[]'::jsonb from lesson_brought)
       select * from lessons where "brushedOff" > 0 or "isMarked" order by name, writer, phrase nulls first limit ${MOST_SHOWN}`,
   );
   return rows.flatMap(({ name, from, isUnlearnt, ...lesson }) => {
@@ -55,4 +59,24 @@ export async function learntFor(db: Database, viewer: Viewer): Promise<LearntVie
       ? []
       : [{ ...lesson, name: name || lesson.writer, effect, isUnlearnt, from: from.slice(0, 3) }];
   });
+}
+
+/**
+ * What was learnt, to be kept elsewhere or brought into another house: of letters that everybody here may see, so that no
+ * words of somebody's own mailbox or of a private project leave with it; and what was brought in before.
+ */
+export function lessonsToKeep(db: Database): Promise<Lesson[]> {
+  return rowsOf<Lesson>(
+    db,
+    sql`with shared as (select s.*, l.from_address as writer from slip s join letter l on l.id = s.letter_id join conversation c on c.id = s.conversation_id left join project p on p.id = c.project_id
+          where s.phrase is not null and not s.is_unlearnt and not coalesce(p.is_private, false)
+            and exists (select 1 from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id and w.owner_id is null)),
+        lessons as (
+          select writer, null as rule, phrase, ${counted} from shared s where made_by = 'reader' and rule is not null and state <> 'proposed' group by writer, phrase
+          union all select writer, rule, null, ${counted} from shared s where made_by = 'reader' and rule is not null and state <> 'proposed' group by writer, rule
+          union all select writer, null, phrase, ${marked} from shared s where made_by = 'person' group by writer, phrase
+          union all select writer, rule, phrase, brushed_off, kept, is_marked from lesson_brought where not is_unlearnt)
+      select writer, rule, phrase, sum("brushedOff")::int as "brushedOff", sum(kept)::int as kept, "isMarked" from lessons
+        group by writer, rule, phrase, "isMarked" having sum("brushedOff") > 0 or "isMarked" order by writer, rule, phrase`,
+  );
 }

@@ -25,7 +25,7 @@ function OneLesson({ lesson, onTurn }: { lesson: LearntView; onTurn: () => void 
       <div className={`min-w-0 flex-1 text-[13.5px] ${lesson.isUnlearnt ? "text-soft line-through" : ""}`}>
         <span className="[overflow-wrap:anywhere]">{inWords(lesson)}</span>
         <span className="block truncate text-[12px] text-soft">
-          from{" "}
+          {lesson.from.length === 0 ? "brought in from elsewhere" : "from "}
           {lesson.from.map((one, i) => (
             <span key={one.id}>
               {i > 0 && ", "}

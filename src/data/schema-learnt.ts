@@ -1,0 +1,21 @@
+import { sql } from "drizzle-orm";
+import { boolean, integer, pgTable, text, timestamp, uniqueIndex, uuid } from "drizzle-orm/pg-core";
+
+/** What was learnt elsewhere and brought in: beside what is counted from our own slips. */
+export const lessonBrought = pgTable(
+  "lesson_brought",
+  {
+    id: uuid("id").primaryKey(),
+    writer: text("writer").notNull(),
+    rule: text("rule"),
+    phrase: text("phrase"),
+    brushedOff: integer("brushed_off").notNull(),
+    kept: integer("kept").notNull(),
+    isMarked: boolean("is_marked").notNull(),
+    isUnlearnt: boolean("is_unlearnt").notNull().default(false),
+    broughtAt: timestamp("brought_at", { withTimezone: true }).notNull(),
+  },
+  (t) => [
+    uniqueIndex("lesson_brought_once").on(t.writer, sql`coalesce(rule, '')`, sql`coalesce(phrase, '')`, t.isMarked),
+  ],
+);
