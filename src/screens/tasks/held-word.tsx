@@ -32,7 +32,7 @@ export function HeldWord({ task, onHold }: { task: TaskRow; onHold: (heldById: s
       </span>
     );
   return (
-    <span className="ml-2 text-[12.5px] font-medium text-soft">
+    <span className="ml-2 text-[12.5px] font-medium text-soft [&>button]:inline-flex [&>button]:min-h-6 [&>button]:items-center">
       <PickWord
         label="Held by which wait"
         shown="held?"

@@ -18,7 +18,9 @@ export function HowFarWord({
   if (task.steps.length > 0) return null;
   const words = (percent: number) => `${percent} per cent`;
   return (
-    <span className={`ml-2 text-[12.5px] font-medium ${task.percent === null ? "text-soft" : ""}`}>
+    <span
+      className={`ml-2 text-[12.5px] font-medium [&>button]:inline-flex [&>button]:min-h-6 [&>button]:items-center ${task.percent === null ? "text-soft" : ""}`}
+    >
       <PickWord
         label="How far it is"
         shown={task.percent === null ? "how far?" : words(task.percent)}

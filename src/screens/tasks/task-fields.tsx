@@ -92,9 +92,12 @@ export function TaskFields(props: SheetProps) {
           </SmallWord>
         )}
         {isOpenTask && task.side === "ours" && (
-          <SmallWord className="ml-2" onClick={props.onStart}>
-            {task.startDay === null ? "not before?" : `not before ${sayDay(task.startDay, today)}`}
-          </SmallWord>
+          <>
+            <SmallWord className="ml-2" onClick={props.onStart}>
+              {task.startDay === null ? "not before?" : `not before ${sayDay(task.startDay, today)}`}
+            </SmallWord>
+            <HeldWord task={task} onHold={props.onHold} />
+          </>
         )}
         <Reminds sheet={sheet} onRemind={props.onRemind} onForget={props.onForgetReminder} />
       </dd>
@@ -132,7 +135,6 @@ export function TaskFields(props: SheetProps) {
             <SmallWord className="ml-2" onClick={props.onPutBy} title="Out of the lists until a day (P)">
               {task.putUntil === null ? "put by" : "bring it back"}
             </SmallWord>
-            {task.side === "ours" && <HeldWord task={task} onHold={props.onHold} />}
           </>
         )}
         {task.putUntil !== null && (
