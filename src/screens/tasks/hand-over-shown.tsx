@@ -49,7 +49,11 @@ export function Loads({
   const asked = read.unsure.length > 0 ? read.unsure : named;
   const others = team
     .filter((person) => !asked.includes(person.id) && person.id !== me.id)
-    .sort((a, b) => (loadOf(a.id)?.dueBy ?? 0) - (loadOf(b.id)?.dueBy ?? 0));
+    // Who is away comes last.
+    .sort(
+      (a, b) =>
+        Number(a.away !== null) - Number(b.away !== null) || (loadOf(a.id)?.dueBy ?? 0) - (loadOf(b.id)?.dueBy ?? 0),
+    );
   const first = asked.flatMap((id) => team.find((person) => person.id === id) ?? []);
   return (
     <>
@@ -68,13 +72,13 @@ export function Loads({
               onClick={() => onPick(person)}
             >
               <PersonLabel initials={person.initials} name={person.name} isTeam size="small" />
-              <b>{person.name}</b>
+              <b className="truncate">{person.name}</b>
               {person.away && (
-                <span className="truncate text-[12px] font-semibold text-near">
-                  away, back {sayDay(person.away.backDay, today)}
+                <span className="flex-none text-[12px] font-semibold text-near" title="Away until then">
+                  back {sayDay(person.away.backDay, today)}
                 </span>
               )}
-              <span className="ml-auto text-[12px] text-soft">{loadWords(loadOf(person.id))}</span>
+              <span className="ml-auto flex-none text-[12px] text-soft">{loadWords(loadOf(person.id))}</span>
             </button>
           </li>
         ))}
