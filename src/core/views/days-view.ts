@@ -65,6 +65,9 @@ export interface RoundDone {
   readonly minutes: number;
 }
 
+/** Tasks in one part of a round at the most; its station has all of them. */
+export const MOST_IN_A_PART = 12;
+
 /** Where one round begins: what came, what is due, what came back, which waits broke. */
 export interface RoundStart {
   readonly name: string;

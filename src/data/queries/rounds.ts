@@ -2,7 +2,7 @@ import { type SQL, sql } from "drizzle-orm";
 import { minutesOf, nextMorning, roundAt } from "../../core/days/round";
 import { addDays, type WorkingCalendar, workingDayFrom } from "../../core/time/day";
 import { dayOf } from "../../core/time/moment";
-import type { RoundDone, RoundStart } from "../../core/views/days-view";
+import { MOST_IN_A_PART, type RoundDone, type RoundStart } from "../../core/views/days-view";
 import { MOST_COUNTED, type TaskRow } from "../../core/views/views";
 import { isForToday } from "../../core/waiting/next-step";
 import type { Database } from "../engine/database";
@@ -15,9 +15,6 @@ import { sortCount, sortPage } from "./sort";
 import { counted } from "./tasks";
 import { waitingPage } from "./waiting";
 
-/** Rows of each part at the most; its station has all of them. */
-const MOST_LISTED = 12;
-
 /** How far back a round reaches where none was finished lately. */
 const LONGEST_ROUND_MS = 24 * 3_600_000;
 
@@ -29,7 +26,7 @@ interface Now {
 }
 
 function openTasks(db: Database, viewer: Viewer, condition: SQL): Promise<TaskRow[]> {
-  return openTasksWhere(db, viewer, sql`t.put_until is null and ${condition}`, MOST_LISTED);
+  return openTasksWhere(db, viewer, sql`t.put_until is null and ${condition}`, MOST_IN_A_PART);
 }
 
 /** The wall times of somebody's rounds, and until when their day is closed. */

@@ -5,7 +5,7 @@ import Link from "next/link";
 import type { ReactNode } from "react";
 import { dayOf } from "../../core/time/moment";
 import { sayDay, sayDistance, sayMoment, sayMomentFully } from "../../core/time/say-day";
-import type { RoundDone, RoundStart } from "../../core/views/days-view";
+import { MOST_IN_A_PART, type RoundDone, type RoundStart } from "../../core/views/days-view";
 import type { TaskRow } from "../../core/views/views";
 import { ask, tell } from "../parts/client";
 import { useToday } from "../parts/house";
@@ -13,7 +13,13 @@ import { OpenTasks } from "../parts/open-tasks";
 import { useSay } from "../parts/says";
 
 /** One part of the round: what it is, how much of it there is, and where it is dealt with. */
-function Part(props: { name: string; count: number; isLate?: boolean; where?: ReactNode; children?: ReactNode }) {
+function Part(props: {
+  name: string;
+  count: number | string;
+  isLate?: boolean;
+  where?: ReactNode;
+  children?: ReactNode;
+}) {
   return (
     <section className="border-t border-hairline py-2" aria-label={props.name}>
       <h2 className="flex items-baseline gap-2 px-5 py-1 text-[15px]">
@@ -33,7 +39,7 @@ function Part(props: { name: string; count: number; isLate?: boolean; where?: Re
 function TaskPart({ name, tasks, where }: { name: string; tasks: readonly TaskRow[]; where?: ReactNode }) {
   if (tasks.length === 0) return null;
   return (
-    <Part name={name} count={tasks.length} where={where}>
+    <Part name={name} count={tasks.length < MOST_IN_A_PART ? tasks.length : `${MOST_IN_A_PART} or more`} where={where}>
       <OpenTasks tasks={tasks} label={name} none="" />
     </Part>
   );
