@@ -37,6 +37,8 @@ for (const set of [
   "conversations-f",
   "conversations-g",
   "conversations-h",
+  "conversations-i",
+  "conversations-j",
 ] as const) {
   const { mistakes, ...following } = await scoreFollowing(set);
   say(`labelled ${set}`, following);

@@ -34,7 +34,9 @@ export type ConversationSet =
   | "conversations-e"
   | "conversations-f"
   | "conversations-g"
-  | "conversations-h";
+  | "conversations-h"
+  | "conversations-i"
+  | "conversations-j";
 
 async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);

@@ -46,6 +46,8 @@ describe("labelled letters", () => {
     ["conversations-f", 16, 25, 0.9],
     ["conversations-g", 19, 23, 0.8],
     ["conversations-h", 15, 22, 0.7],
+    ["conversations-i", 13, 19, 0.9],
+    ["conversations-j", 13, 17, 0.75],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(

@@ -2,7 +2,7 @@ import type { FoundSlip } from "../reading/slip";
 import { isAnswerWithPlease, isInterjection } from "./bare-answer";
 import type { FollowContext } from "./context";
 import type { OpenItem } from "./item";
-import { type Said, saidByOwner, WILL_ANSWER, wantsWords } from "./said";
+import { IS_IN_A_STATE, type Said, saidByOwner, WILL_ANSWER, wantsWords } from "./said";
 import type { Segment } from "./segments";
 import { Topics } from "./topics";
 
@@ -18,6 +18,8 @@ export interface Answering {
 
 /** "Two hundred and twelve so far": some of it is there. */
 const HAS_BEGUN = /\bso far\b|\b(?:is|are) (?:counted|listed|drawn|typed|named)\b/i;
+
+const STILL_MISSING = /\bstill (?:missing|outstanding|open|to come)\b/i;
 
 /** Answers that can stand without naming what they answer. */
 const ANSWERS: ReadonlySet<string> = new Set(["declined", "done", "part", "promised", "moved"]);
@@ -53,6 +55,13 @@ export function answerInOrder({ context, owed, slips, changes, consumed, note }:
     note(left[0]!, { ...rest.one, change: "part" }, rest.segment);
     return;
   }
+  // "Wages and rent are done, the food costs still missing."
+  const missing = left.length === 1 ? context.segments.find((segment) => STILL_MISSING.test(segment.text)) : undefined;
+  const isThere = missing && context.segments.some((one) => one.start < missing.start && IS_IN_A_STATE.test(one.text));
+  if (missing && isThere) {
+    note(left[0]!, { change: "part", due: null, owner: null, isNamed: false, reason: "a part of it" }, missing);
+    return;
+  }
   const plain = said.filter(({ one }) => one.change === "declined" || one.change === "done");
   if (plain.length > left.length || left.length > 2) return;
   for (const [i, { segment, one }] of plain.entries()) note(left[i]!, one, segment);
@@ -73,7 +82,10 @@ export function answerQuestions({ context, owed, slips, changes, consumed, note 
     (segment) =>
       !/\?$/.test(segment.text) &&
       (isAnswerWithPlease(segment.text) ||
-        !slips.some((slip) => slip.start < segment.end && segment.start < slip.end && slip.kind !== "promise")),
+        !slips.some(
+          (slip) =>
+            slip.start < segment.end && segment.start < slip.end && slip.kind !== "promise" && slip.kind !== "trouble",
+        )),
   );
   const topics = new Topics(questions);
   const done: Said = { change: "done", due: null, owner: null, isNamed: true, reason: "the question is answered" };

@@ -10,7 +10,7 @@ import {
 } from "./bare-answer";
 import type { FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
-import { isSentElsewhere } from "./passed-to";
+import { isHandedOn, isSentElsewhere } from "./passed-to";
 import { IS_THE_REST, isDayGiven, type Said, saidByAsker, saidByOwner, stronger } from "./said";
 import type { Segment } from "./segments";
 import { tellingWords } from "./telling-words";
@@ -83,7 +83,9 @@ export function changesIn(
       (slip?.kind !== "promise" || isConsequence(context, segment) || isCure) && isDayGiven(context, segment.text);
     // "It went out last night": the only thing that is open.
     const isOnly =
-      left.length === 1 && /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text);
+      new Set(left.map((item) => cureOf(item, owed) ?? item)).size === 1 &&
+      (isHandedOn(segment.text) ||
+        /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text));
     const isBare = isOnly || (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
     if (items.length === 0 && !isAsk && isBare) about = bareTargets(left, segment.text);
     about = [...new Set(about.map((item) => cureOf(item, owed) ?? item))];

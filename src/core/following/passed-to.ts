@@ -8,7 +8,15 @@ const GIVEN_TO =
 /** "For the report ask the garage", "the passes are not mine": somebody else is named for it, if only by what they are. */
 const ELSEWHERE =
   /^(?:(?:for|about|as to) (?:the|that|this|those|these) .{1,40}|please|better|best|there)?[\s,]*(?:ask|contact|try|turn to|write to|speak to|talk to|get in touch with|take (?:this|it|that) up with|refer (?:this|it|that) to) (?:the|our|their|mr|mrs|ms|dr)\b|\b(?:goes|has to go|must go) (?:through|via|over) (?:our|my|the)\b|\b(?:is|are)(?: not|n['’]t) (?:mine|ours|my|our)\b/i;
+/** "I have passed this on to our accounts department." */
+const FORWARDED =
+  /\b(?:passed|forwarded|handed|given|sent) (?:it|this|that|them|your \w+)(?: on| over)? to (?:our|the|my|mr|mrs|ms|dr)\b/i;
 const COLLEAGUE = /\b(?:my|our|a) (?:colleague|boss|bookkeeper|partner|office|workshop|\w+ department)\b/i;
+
+/** Whether a thing was given on to somebody who is named by what they are. */
+export function isHandedOn(text: string): boolean {
+  return FORWARDED.test(text);
+}
 
 /** Whether an ask only says who else is to be asked: it passes on what was asked, and opens nothing. */
 export function isSentElsewhere(text: string): boolean {
@@ -32,6 +40,6 @@ export function passedTo(
     if (TAKES_OVER.test(text.slice(end)) || GIVEN_TO.test(text.slice(0, at))) return { person };
   if (named.length === 0 && COLLEAGUE.test(text) && /\b(?:will|['’]ll|knows?|does|takes?|has)\b/i.test(text))
     return { person: null };
-  if (named.length === 0 && ELSEWHERE.test(text)) return { person: null };
+  if (named.length === 0 && (ELSEWHERE.test(text) || FORWARDED.test(text))) return { person: null };
   return null;
 }

@@ -35,7 +35,7 @@ function mainClause(text: string): string {
 export function wantsWords(item: OpenItem): boolean {
   return (
     item.kind === "question" ||
-    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\b(?:if|could|can|would|will) you (?:could |can |would |please |kindly )*(?:let (?:me|us) know|tell (?:me|us)|confirm)\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b/i.test(
+    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\bfind out (?:whether|if|who|what|when|where|how|which)\b|\b(?:if|could|can|would|will) you (?:could |can |would |please |kindly )*(?:let (?:me|us) know|tell (?:me|us)|confirm)\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b/i.test(
       item.quote,
     )
   );
@@ -88,7 +88,13 @@ export function saidByOwner(
   const to = passedTo(text, context.people, context.writer, new Set([item.asker]));
   // "Who will bring it?" is answered by a name.
   const isWho = wantsWords(item) && /\bwho\b/i.test(item.quote);
-  if (to && !isWho && to.person?.address !== item.owner && (isNamed || /\b(?:it|them|that|this|one)\b/i.test(text)))
+  if (
+    to &&
+    !isWho &&
+    item.kind !== "trouble" &&
+    to.person?.address !== item.owner &&
+    (isNamed || /\b(?:it|them|that|this|one)\b/i.test(text))
+  )
     return { change: "passed", due, owner: to.person?.address ?? null, isNamed, reason: "somebody else will do it" };
   if (SOMEBODY_ELSE.test(text) && context.writer === item.owner)
     return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };

@@ -37,9 +37,15 @@ function Part(props: {
 }
 
 function TaskPart({ name, tasks, where }: { name: string; tasks: readonly TaskRow[]; where?: ReactNode }) {
+  const { today } = useToday();
   if (tasks.length === 0) return null;
   return (
-    <Part name={name} count={tasks.length < MOST_IN_A_PART ? tasks.length : `${MOST_IN_A_PART} or more`} where={where}>
+    <Part
+      name={name}
+      count={tasks.length < MOST_IN_A_PART ? tasks.length : `${MOST_IN_A_PART} or more`}
+      isLate={tasks.some((task) => task.due !== null && task.due.day < today)}
+      where={where}
+    >
       <OpenTasks tasks={tasks} label={name} none="" />
     </Part>
   );
