@@ -20,6 +20,13 @@ async function calendarParts(db: Database, letterId: string): Promise<string[]> 
     );
 }
 
+/** The work of a program's letter is done: it need not be sorted by anybody. */
+async function fileAway(db: Database, letterId: string, now: number): Promise<void> {
+  await db.execute(
+    sql`update conversation set place = 'dealt with', outcome = 'filed by itself', dealt_at = ${new Date(now)} where place = 'sort' and id = (select conversation_id from letter where id = ${letterId})`,
+  );
+}
+
 /**
  * Does what a calendar program answers to a hand-over (RFC 5546 section 3.4), in the name of the owner: accepted, declined,
  * delegated to a member, under way and how far, completed; another date that it proposes is a question to who gave the task. Only of the owner themselves, by a sender that is proved, and to the hand-over
@@ -54,18 +61,16 @@ export async function followCalendarAnswer(
   const taskId = task.id;
   const act = async (name: string, input: object) => {
     const done = await perform(db, actor, name, { taskId, ...input }, `itip:${letterId}:${name}`);
-    // Its work is done: it need not be sorted by anybody.
-    if (done.ok)
-      await db.execute(
-        sql`update conversation set place = 'dealt with', outcome = 'filed by itself', dealt_at = ${new Date(now)} where place = 'sort' and id = (select conversation_id from letter where id = ${letterId})`,
-      );
+    if (done.ok) await fileAway(db, letterId, now);
   };
   const state = (to: string) => act("change task", { change: { field: "state", to }, was: null });
-  if (reply.method === "REFRESH")
-    return void (await db.execute(
-      // As the hand-over was mailed, so it is once more: with the next look for letters.
-      sql`update notice set mailed_at = null, answer_key = null where id = (select id from notice where task_id = ${taskId} and person_id = ${task.ownerId} and what = 'given' and seen_at is null order by at desc limit 1)`,
-    ));
+  if (reply.method === "REFRESH") {
+    // As the hand-over was mailed, so it is once more, seen before or not: with the next look for letters.
+    await db.execute(
+      sql`update notice set mailed_at = null, seen_at = null, answer_key = null where id = (select id from notice where task_id = ${taskId} and person_id = ${task.ownerId} and what = 'given' order by at desc limit 1)`,
+    );
+    return fileAway(db, letterId, now);
+  }
   if (reply.method === "COUNTER") {
     const { proposed } = reply;
     const today = dayOf({ at: now, zone: "UTC" });

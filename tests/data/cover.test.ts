@@ -119,6 +119,21 @@ describe.each(ENGINES)("on %s", (engine) => {
       sql`select p.name from comment c join person p on p.id = c.person_id where c.task_id = ${chained.id}`,
     );
     expect(asked).toEqual([{ name: "Suki Aldane" }]);
+    // A further note of who covers answers nothing; one of who gave it does.
+    const open = async () =>
+      (await taskSheet(house.db, { personId: house.ines }, Number(chained.slug.split("-")[1])))!.task.chain.at(-1)!
+        .question;
+    await must(house.suki, "comment", { taskId: chained.id, text: "The large one?" });
+    expect(await open()).toBe("Which hall?");
+    await must(house.ines, "comment", { taskId: chained.id, text: "The large one." });
+    expect(await open()).toBe("");
+    // Where who gave it covers, too, they answer as themselves.
+    const both = await make(house.suki, "Hang the bunting", { ownerId: null });
+    await must(house.suki, "hand over", { taskId: both.id, toIds: [lotte], note: "" });
+    await must(lotte, "ask back", { taskId: both.id, question: "Indoors?" });
+    await must(house.suki, "comment", { taskId: both.id, text: "Indoors." });
+    const answered = await taskSheet(house.db, { personId: house.ines }, Number(both.slug.split("-")[1]));
+    expect(answered!.task.chain.at(-1)).toMatchObject({ by: house.suki, question: "" });
     await must(house.suki, "comment", { taskId: task.id, text: "It is in the post." });
     await must(house.suki, "change task", { taskId: task.id, change: { field: "state", to: "done" }, was: null });
     expect((await happened(task.slug))[0]).toBe("Suki Aldane for Lotte Fairweather: finished it");

@@ -351,6 +351,13 @@ describe("addresses of tasks and workstreams", () => {
     expect(await chain()).toMatchObject([{ answer: "needs-action" }]);
     await answer(suki, suki, "NEEDS-ACTION", ["SEQUENCE:86400", "DUE;VALUE=DATE:20261204"], door, "COUNTER");
     expect(await chain()).toMatchObject([{ question: "Could it be due Fri 4 Dec instead?" }]);
+    // Asked for again, the hand-over goes out once more, though it was seen and mailed.
+    const given = sql`from notice where task_id = ${id} and what = 'given' order by at desc limit 1`;
+    await house.db.execute(sql`update notice set seen_at = now(), mailed_at = now() where task_id = ${id}`);
+    await answer(suki, suki, "NEEDS-ACTION", ["SEQUENCE:86400"], door, "REFRESH");
+    expect(await rowsOf(house.db, sql`select seen_at as seen, mailed_at as mailed ${given}`)).toEqual([
+      { seen: null, mailed: null },
+    ]);
     await answer(suki, suki, "IN-PROCESS", ["SEQUENCE:86400", "PERCENT-COMPLETE:40"]);
     expect(await chain()).toMatchObject([{ answer: "accepted" }]);
     expect((await taskSheet(house.db, { personId: house.ines }, Number(slug.split("-")[1])))?.task).toMatchObject({

@@ -4,7 +4,7 @@ import type { Change } from "../../core/tasks/outcome";
 import type { AwayView, CoverView, DoneFor, WhileAway } from "../../core/views/days-view";
 import type { TaskRow } from "../../core/views/views";
 import type { Database } from "../engine/database";
-import { maySeeTask, type Viewer } from "../need-to-know";
+import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, millisOrNull, rowsOf } from "../rows";
 import { correspondentsById, team } from "./people";
 import { openTasksWhere } from "./short-lists";
@@ -51,7 +51,7 @@ async function doneFor(db: Database, viewer: Viewer, personId: string, from: num
   }>(
     db,
     sql`select h.id, h.act, h.person_id as "personId", p.name as "by", h.at, h.changes, t.id as "taskId", t.fruit || '-' || t.number as slug, t.fruit || ' ' || t.number as reference, t.title,
-        (select subject from conversation where id = (h.about->>0)::uuid) as subject, h.about->>0 as "aboutId"
+        (select c.subject from conversation c where c.id = (h.about->>0)::uuid and ${maySeeConversation(viewer)}) as subject, h.about->>0 as "aboutId"
       from history h join person p on p.id = h.person_id
         left join lateral (select t.* from task t where t.id::text in (select jsonb_array_elements_text(h.about)) and ${maySeeTask(viewer)} order by t.number limit 1) t on true
       where h.for_id = ${personId} and h.at >= ${new Date(from)} and h.at <= ${new Date(to)} and not jam_is_undone(h.seq) and h.act <> 'undo' order by h.seq desc limit ${MOST_LISTED}`,
@@ -129,7 +129,7 @@ export async function coverFor(db: Database, viewer: Viewer, now: number): Promi
     const [letters] = await rowsOf<{ n: number }>(
       db,
       sql`select count(distinct c.id)::int as n from conversation c join letter l on l.conversation_id = c.id join arrival a on a.letter_id = l.id join way_in w on w.id = a.way_in_id
-        where c.place = 'sort' and w.owner_id = ${row.personId} and ${row.withMailboxes}`,
+        where c.place = 'sort' and w.owner_id = ${row.personId} and ${row.withMailboxes} and ${maySeeConversation(viewer)}`,
     );
     covering.push({
       ...(await whileAway(db, viewer, row, now)),

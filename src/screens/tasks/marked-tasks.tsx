@@ -6,7 +6,6 @@ import { sayDay, sayDistance } from "../../core/time/say-day";
 import type { DueView, TaskRow } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 import { LineField } from "../parts/line-field";
-import { KeyCap } from "../parts/marks";
 import { useDraft } from "../parts/use-draft";
 import { Loads, WillHear } from "./hand-over-shown";
 
@@ -67,7 +66,7 @@ export function MarkedTasks(props: {
           </button>
         )}
         <button type="button" className="btn is-small is-line" onClick={props.onClear}>
-          Unmark all <KeyCap name="Y" />
+          Unmark all
         </button>
       </div>
       {isHanding && (

@@ -236,7 +236,7 @@ export function TasksScreen(props: { look: Look; first: TasksAnswer; slug: strin
               { taskIds: marked.map((task) => task.id), toId, note, ...(due ? { due } : {}) },
               {
                 says: () =>
-                  `${marked.length} tasks are with ${house.team.find((person) => person.id === toId)?.name ?? "them"}.`,
+                  `${marked.length === 1 ? "1 task is" : `${marked.length} tasks are`} with ${house.team.find((person) => person.id === toId)?.name ?? "them"}.`,
               },
             )
           }

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { NOTICE_MAIL } from "@/core/hearing/heard";
-import { HOW_HEARD, NEWS } from "@/core/hearing/wishes";
+import { HOW_HEARD, isQuietHour, NEWS } from "@/core/hearing/wishes";
 import { setNoticeMail } from "@/data/queries/notice-mail";
 import { forViewer, isForeign, sayNo } from "../../_server/reply";
 
@@ -16,7 +16,12 @@ const settings = z
     quietFrom: time.nullable().default(null),
     quietUntil: time.nullable().default(null),
   })
-  .refine((one) => (one.quietFrom === null) === (one.quietUntil === null), "quiet hours have a beginning and an end");
+  .refine((one) => (one.quietFrom === null) === (one.quietUntil === null), "quiet hours have a beginning and an end")
+  // A digest that is due while all is quiet would never come.
+  .refine(
+    (one) => !one.times.some((each) => isQuietHour(each, one.quietFrom, one.quietUntil)),
+    "a round lies in the quiet hours",
+  );
 
 /** How one's notices come by mail, when the rounds and the digest are, and when it is quiet. */
 export async function POST(request: Request): Promise<Response> {
@@ -26,7 +31,7 @@ export async function POST(request: Request): Promise<Response> {
     if (!input.success)
       return sayNo(
         400,
-        "Write each time like 08:00: one to six rounds, and for quiet hours a beginning and an end. Nothing was changed.",
+        "Write each time like 08:00: one to six rounds, none of them in the quiet hours, which have a beginning and an end. Nothing was changed.",
       );
     await setNoticeMail(db, { personId }, input.data);
     return Response.json({});

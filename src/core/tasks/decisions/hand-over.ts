@@ -160,7 +160,9 @@ export function askBack(facts: HandFacts & { commentId: string }, input: { quest
 /** What a note by somebody else does to a question of the owner that is open: it answers it. */
 export function answeredBy(facts: HandFacts, now: string): Write[] {
   const link = linkToOwner(facts.holding);
-  if (!link || link.question === "" || facts.actorId === link.to) return [];
+  // Whoever covers for the owner speaks for them, unless they gave the task: then they answer it.
+  const isOwners = facts.doerId === link?.to || (facts.actorId === link?.to && facts.doerId !== link.by);
+  if (!link || link.question === "" || isOwners) return [];
   return [change(facts, holdingColumns(withQuestion(facts.holding, "")), now)];
 }
 
