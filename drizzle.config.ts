@@ -4,6 +4,7 @@ export default defineConfig({
   dialect: "postgresql",
   schema: [
     "./src/data/schema.ts",
+    "./src/data/schema-bytes.ts",
     "./src/data/schema-sign-in.ts",
     "./src/data/schema-post.ts",
     "./src/data/schema-hearing.ts",

@@ -28,7 +28,6 @@ import type { ChasePlan } from "../core/waiting/chase-plan";
 import { user } from "./schema-sign-in";
 
 const instant = (name: string) => timestamp(name, { withTimezone: true });
-const bytes = customType<{ data: Buffer }>({ dataType: () => "bytea" });
 const searchWords = customType<{ data: string }>({ dataType: () => "tsvector" });
 
 /** The firm whose installation this is: one row. */
@@ -229,26 +228,6 @@ export const letter = pgTable(
     index("letter_message").on(t.messageId),
   ],
 );
-
-/** The raw message, byte for byte. Apart from `letter`, so that no list ever reads it by accident. */
-export const rawLetter = pgTable("raw_letter", {
-  letterId: uuid("letter_id")
-    .primaryKey()
-    .references(() => letter.id),
-  bytes: bytes("bytes").notNull(),
-});
-
-/**
- * Another copy of a letter: the same message with other bytes, since every server on its way adds lines of its own. Kept as
- * it came; shown once.
- */
-export const letterCopy = pgTable("letter_copy", {
-  sha256: text("sha256").primaryKey(),
-  letterId: uuid("letter_id")
-    .notNull()
-    .references(() => letter.id),
-  bytes: bytes("bytes").notNull(),
-});
 
 /** Every time a letter came: the same bytes through two doors are one letter with two arrivals. */
 export const arrival = pgTable(

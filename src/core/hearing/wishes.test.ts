@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import { coversHear } from "./covering";
 import type { Heard } from "./heard";
 import { hearersOf } from "./who-hears";
-import { howHeard, isQuietHour, newsOf } from "./wishes";
+import { howHeard, isQuietHour, newsOf, roundInQuietHours } from "./wishes";
 
 const heard = (more: Partial<Heard>): Heard => ({
   personId: "lotte",
@@ -39,6 +39,9 @@ test("quiet hours may lie beyond midnight", () => {
   expect(isQuietHour("12:30", "12:00", "13:00")).toBe(true);
   expect(isQuietHour("13:00", "12:00", "13:00")).toBe(false);
   expect(isQuietHour("13:00", null, null)).toBe(false);
+  expect(roundInQuietHours(["08:00", "13:00", "19:30"], "19:00", "07:00")).toBe("19:30");
+  expect(roundInQuietHours(["07:00", "13:00", "18:59"], "19:00", "07:00")).toBeNull();
+  expect(roundInQuietHours(["08:00"], null, null)).toBeNull();
 });
 
 test("who covers hears in the place of who is away: once, not of their own acts, nor what they hear anyhow", () => {

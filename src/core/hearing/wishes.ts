@@ -29,6 +29,11 @@ export function howHeard(
   return wishes[newsOf(told.what, told.why)] ?? (told.loudness === "at once" ? "at once" : "digest");
 }
 
+/** The first round that lies in quiet hours, where the digest that comes with it never would; null where none does. */
+export function roundInQuietHours(times: readonly string[], from: string | null, until: string | null): string | null {
+  return times.find((time) => isQuietHour(time, from, until)) ?? null;
+}
+
 /**
  * Whether it is quiet at a wall time of the day: between `from` and `until`, which may lie beyond midnight. Null where no
  * hours are quiet.

@@ -103,6 +103,8 @@ test("whatever the wait, no letter is for today to who is away, twice within two
         const next = nextStep(now, PLAIN_WEEK);
         if (next.what !== "letter") return;
         letters += 1;
+        // Where one leaves by itself, none is offered beside it.
+        expect(now.planned).toBeNull();
         expect(next.day! >= TODAY).toBe(true);
         expect([6, 7]).not.toContain(new Date(`${next.day}T00:00Z`).getUTCDay() || 7);
         if (!isForToday(next, TODAY)) return;

@@ -1,7 +1,7 @@
 import { sql } from "drizzle-orm";
 import { searchQuery } from "../../core/finding/words";
 import { readReference } from "../../core/tasks/reference";
-import type { FoundView } from "../../core/views/views";
+import type { FoundView } from "../../core/views/find-view";
 import type { Database } from "../engine/database";
 import { maySeeConversation, maySeeCorrespondent, maySeeTask, type Viewer } from "../need-to-know";
 import { type InstantText, millis, rowsOf } from "../rows";

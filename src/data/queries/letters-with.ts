@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import type { LettersWith } from "../../core/views/views";
+import type { LettersWith } from "../../core/views/find-view";
 import type { Database } from "../engine/database";
 import { maySeeConversation, maySeeCorrespondent, type Viewer } from "../need-to-know";
 import { type InstantText, millis, rowsOf } from "../rows";

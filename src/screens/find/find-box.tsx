@@ -4,7 +4,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useRouter } from "next/navigation";
 import { useDeferredValue, useRef, useState } from "react";
 import { sayMoment } from "../../core/time/say-day";
-import type { FoundView } from "../../core/views/views";
+import type { FoundView } from "../../core/views/find-view";
 import { ask } from "../parts/client";
 import { useToday } from "../parts/house";
 import { useKeys } from "../parts/keys";

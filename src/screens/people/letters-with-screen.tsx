@@ -3,8 +3,8 @@
 import { useQuery } from "@tanstack/react-query";
 import Link from "next/link";
 import { sayDay, sayMomentFully } from "../../core/time/say-day";
+import type { LettersWith } from "../../core/views/find-view";
 import type { OpenItems } from "../../core/views/review-view";
-import type { LettersWith } from "../../core/views/views";
 import { ask } from "../parts/client";
 import { useToday } from "../parts/house";
 import { OpenItemsWith } from "./open-items";

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { NOTICE_MAIL } from "@/core/hearing/heard";
-import { HOW_HEARD, isQuietHour, NEWS } from "@/core/hearing/wishes";
+import { HOW_HEARD, NEWS, roundInQuietHours } from "@/core/hearing/wishes";
 import { setNoticeMail } from "@/data/queries/notice-mail";
 import { forViewer, isForeign, sayNo } from "../../_server/reply";
 
@@ -19,7 +19,7 @@ const settings = z
   .refine((one) => (one.quietFrom === null) === (one.quietUntil === null), "quiet hours have a beginning and an end")
   // A digest that is due while all is quiet would never come.
   .refine(
-    (one) => !one.times.some((each) => isQuietHour(each, one.quietFrom, one.quietUntil)),
+    (one) => roundInQuietHours(one.times, one.quietFrom, one.quietUntil) === null,
     "a round lies in the quiet hours",
   );
 
