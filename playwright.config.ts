@@ -3,7 +3,8 @@ import { CHROMIUM } from "./tests/browser/chromium";
 
 export default defineConfig({
   testDir: "tests/browser",
-  timeout: 40_000,
+  // Long enough for the slowest test on a busy two-core machine: it ends what hangs, it does not measure.
+  timeout: 180_000,
   workers: 1,
   retries: 0,
   fullyParallel: false,
