@@ -5,6 +5,7 @@ export default defineConfig({
   testDir: "tests/browser",
   // Long enough for the slowest test on a busy two-core machine: it ends what hangs, it does not measure.
   timeout: 180_000,
+  expect: { timeout: 20_000 },
   workers: 1,
   retries: 0,
   fullyParallel: false,

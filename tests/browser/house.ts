@@ -17,10 +17,14 @@ export function rowHere(page: Page) {
 export async function openRow(page: Page, text: string | RegExp): Promise<void> {
   const row = page.getByRole("list", { name: "To sort" }).getByRole("button", { name: text }).first();
   const box = page.getByRole("list", { name: "To sort" }).locator("..");
-  for (let i = 0; i < 14 && !(await row.isVisible()); i += 1) {
-    await box.evaluate((element) => element.scrollBy(0, 300));
-    await page.waitForTimeout(80);
-  }
+  // Rows beyond the edge are not there; one that comes while the list is gone through is met at the next turn.
+  await expect(async () => {
+    await box.evaluate((element) => {
+      const isAtEnd = element.scrollTop + element.clientHeight >= element.scrollHeight - 2;
+      element.scrollTo(0, isAtEnd ? 0 : element.scrollTop + 300);
+    });
+    await expect(row).toBeVisible({ timeout: 80 });
+  }).toPass({ intervals: [20], timeout: 40_000 });
   await row.click();
 }
 
