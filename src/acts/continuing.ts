@@ -15,8 +15,11 @@ import { type InstantText, millis, rowsOf } from "../data/rows";
 /** Conversations looked at for letters whose program dropped the references. */
 const MOST_CONTINUING = 500;
 
-/** Whether a letter of the conversation `c` came by a way in that is everybody's. */
-export const IS_SHARED = sql`exists (select 1 from letter sl join arrival sa on sa.letter_id = sl.id join way_in sw on sw.id = sa.way_in_id where sl.conversation_id = c.id and sw.owner_id is null)`;
+/**
+ * Whether a letter of the conversation `c` came by a way in that is everybody's. Not asked with `exists`: the engine would
+ * then go through all letters there are, for however few conversations.
+ */
+export const IS_SHARED = sql`coalesce((select true from letter sl join arrival sa on sa.letter_id = sl.id join way_in sw on sw.id = sa.way_in_id where sl.conversation_id = c.id and sw.owner_id is null limit 1), false)`;
 
 /** A conversation that a letter without references may continue, by the same subject. */
 export interface Continuing extends JoinableConversation {

@@ -101,13 +101,9 @@ export class IntakeKnown {
       isShared: boolean;
     }>(
       this.tx,
-      // Each conversation is looked at once, however many of its letters are referred to.
-      sql`with met as materialized (
-          select t.message_id, coalesce(h.merged_into, h.id) as id from thread t join conversation h on h.id = t.conversation_id
-          where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb)))
-        select met.message_id as "messageId", k.* from met join (
-          select c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt", ${IS_SHARED} as "isShared"
-          from conversation c where c.id in (select id from met)) k on k.id = met.id`,
+      sql`select met."messageId", c.id, c.subject, c.project_id as "projectId", c.place, c.last_at as "lastAt", ${IS_SHARED} as "isShared"
+        from (select t.message_id as "messageId", coalesce(h.merged_into, h.id) as id from thread t join conversation h on h.id = t.conversation_id
+          where t.message_id = any(${sql.param(ids)}::text[])) met join conversation c on c.id = met.id`,
     );
     for (const row of rows) {
       this.byMessageId.set(row.messageId, row.id);

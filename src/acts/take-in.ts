@@ -3,15 +3,7 @@ import type { Database } from "../data/engine/database";
 import { rowsOf } from "../data/rows";
 import { IntakeBatch, type TakenIn, type Way } from "./intake-batch";
 import { type IntakeHouse, intakeHouse } from "./intake-house";
-import {
-  type Incoming,
-  lookUp,
-  type ParsedIncoming,
-  parseIncoming,
-  type ReadIncoming,
-  readParsed,
-  whatIsKnown,
-} from "./read-incoming";
+import { type Incoming, lookUp, parseIncoming, type ReadIncoming, readParsed, whatIsKnown } from "./read-incoming";
 import { tellScreens } from "./tell-screens";
 
 /** Letters written in one transaction: enough to be quick, few enough that nobody waits long behind it. */
@@ -68,16 +60,13 @@ export async function takeIn(
   return write(db, read, house, { way, now: () => now, isOurs });
 }
 
-/** A batch on its way, with what is known of its messages so far. */
-interface Stage<M, Messages> {
-  readonly batch: readonly M[];
-  readonly messages: Messages;
-}
+/** Batches that are parsed and read ahead of the one that is being written: enough that neither side waits for the other. */
+const AHEAD = 5;
 
 /**
- * Takes batch after batch in, as `takeIn` does. While the database writes one, the next is read for what it asks and the one
- * after it is parsed; the database is asked only between two writings, which would hold it up. Gives each batch back with
- * what became of it once it is committed; whoever stops asking has every batch that was given back, and no other.
+ * Takes batch after batch in, as `takeIn` does. While the database writes one, the next are parsed and read for what they ask;
+ * they are written one after the other, in their order. Gives each batch back with what became of it once it is committed;
+ * whoever stops asking has every batch that was given back, and no other.
  */
 export async function* takeInAll<M extends Incoming>(
   db: Database,
@@ -86,30 +75,35 @@ export async function* takeInAll<M extends Incoming>(
 ): AsyncGenerator<{ batch: readonly M[]; taken: TakenIn[] }> {
   const isOurs = coming.isOurs ?? false;
   const house = await intakeHouse(db);
-  let read: Stage<M, ReadIncoming> | null = null;
-  let parsed: Stage<M, ParsedIncoming> | null = null;
   const iterator = Symbol.asyncIterator in batches ? batches[Symbol.asyncIterator]() : batches[Symbol.iterator]();
+  let pulled: Promise<unknown> = Promise.resolve();
+  /** The next batch, parsed and read; null after the last. */
+  const prepare = async () => {
+    const pulling = pulled.then(() => iterator.next());
+    pulled = pulling;
+    const next: IteratorResult<readonly M[], unknown> = await pulling;
+    if (next.done) return null;
+    const batch = next.value;
+    const parsed = await parseIncoming(await lookUp(db, batch));
+    const now = coming.now();
+    return { batch, read: await readParsed(parsed, house, await whatIsKnown(db, parsed, now), now, isOurs) };
+  };
+  const ahead: ReturnType<typeof prepare>[] = [];
   try {
-    for (let isOver = false; !isOver || parsed || read; ) {
-      const next: IteratorResult<readonly M[], unknown> | null = isOver ? null : await iterator.next();
-      isOver ||= next?.done ?? false;
-      const batch = next && !next.done ? next.value : null;
-      const found = batch && (await lookUp(db, batch));
-      const known = parsed && (await whatIsKnown(db, parsed.messages, coming.now()));
-      const writing = read && write(db, read.messages, house, coming);
-      // A fault of the writing is thrown below; until then nobody listens.
-      writing?.catch(() => {});
-      const nowRead: Stage<M, ReadIncoming> | null = parsed &&
-        known && {
-          batch: parsed.batch,
-          messages: await readParsed(parsed.messages, house, known, coming.now(), isOurs),
-        };
-      parsed = batch && found && { batch, messages: await parseIncoming(found) };
-      const done = read && writing && { batch: read.batch, taken: await writing };
-      read = nowRead;
-      if (done) yield done;
+    for (;;) {
+      while (ahead.length < AHEAD) {
+        const prepared = prepare();
+        // A fault is thrown when its turn comes; until then nobody listens.
+        prepared.catch(() => {});
+        ahead.push(prepared);
+      }
+      const prepared = await ahead.shift()!;
+      if (!prepared) return;
+      yield { batch: prepared.batch, taken: await write(db, prepared.read, house, coming) };
     }
   } finally {
+    // What is under way is read to its end and not written.
+    await Promise.allSettled(ahead);
     await iterator.return?.();
   }
 }

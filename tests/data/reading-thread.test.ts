@@ -1,6 +1,7 @@
 import { afterAll, expect, test } from "vitest";
 import { inProcess, type ReadingAsk } from "@/acts/reading/reader";
 import { ReadingThread } from "@/acts/reading/thread";
+import { corpus } from "../outside/pick";
 
 const ask: ReadingAsk = {
   house: {
@@ -38,6 +39,16 @@ test("the thread parses and reads as this process does", async () => {
   expect(read.map((one) => one.found.length)).toEqual([1, 0, 0]);
   expect((await thread.parse([])).letters).toEqual([]);
 });
+
+test("letters of real people, with all their encodings and files, come out of the thread as out of this process", async () => {
+  const real = [...corpus(120), ...corpus(120, "hard-ham-1")].map((one) => one.raw);
+  const ours = await inProcess.parse(real);
+  const theirs = await thread.parse(real);
+  expect(theirs.letters).toEqual(ours.letters);
+  const files = ours.letters.flatMap((one) => (one.ok ? one.letter.files : []));
+  console.log(`${real.length} letters with ${files.length} files`);
+  expect(ours.letters.filter((one) => one.ok).length).toBeGreaterThan(230);
+}, 60_000);
 
 test("a letter that takes too long is given up alone, and the next ones are read by a new thread", async () => {
   const hasty = new ReadingThread({ batch: 1, letter: 1 });

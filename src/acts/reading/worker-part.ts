@@ -1,6 +1,10 @@
 import { parentPort } from "node:worker_threads";
+import { LightBlob } from "./light-blob";
 import { inProcess, type ParsedBatch } from "./reader";
 import type { ThreadAnswer, ThreadAsk } from "./thread";
+
+// This thread does nothing else: the parser is given a Blob that costs next to nothing.
+globalThis.Blob = LightBlob as unknown as typeof Blob;
 
 /** Batches that were parsed and are still to be read; of too many at once the oldest are forgotten, and then parsed anew. */
 const waiting = new Map<number, ParsedBatch>();

@@ -24,6 +24,7 @@ const LANGUAGES = [
  * 19:30", "4. September 2002 um 19:30"). Counted in `offset`, the forwarder's, where the words name no zone.
  */
 function dateInWords(words: string, offset: string): SentDate | null {
+  if (!/\d/.test(words)) return null;
   const header = readDateHeader(words);
   if (header && /[+-]\d{4}|\b[A-Z]{2,4}\s*$/.test(words)) return header;
   const plain = words.replace(/\b(?:um|à|a las|às|om)\b/gi, " ").replace(/\s+/g, " ");

@@ -199,9 +199,22 @@ function trimmed(text: string, piece: { start: number; end: number }): { start: 
   return { start, end };
 }
 
-/** A line that only greets: "Hello Ada,". */
-export const SALUTATION =
-  /^(?:hi|hello|hallo|dear|hey|morning|good (?:morning|afternoon|evening)|afternoon|evening|greetings|moin)\b[^.?!]{0,60}[,!.:–-]?$/i;
+const GREETS =
+  /^(?:hi|hello|hallo|dear|hey|morning|good (?:morning|afternoon|evening)|afternoon|evening|greetings|moin)\b/i;
+
+/** Whom a line greets: what goes on in small letters after a comma says something. */
+const GREETED =
+  /^[^.?!,]{0,40}(?:,\s*(?:(?:[Dd]ear|and|[Hh]i|[Hh]ello)\s+)?\p{Lu}[^.?!,\s]*(?:\s(?:\p{Lu}[^.?!,\s]*|and|&|all|both|everyone))*)*\s*[,!.:–-]?$/u;
+
+/** "Hi could you …": a verb or a "you" in it makes it more than a greeting. */
+const SAYS_MORE =
+  /\b(?:please|kindly|can|could|would|will|is|are|was|were|has|have|had|do|does|did|need|needs|want|you|i|we|it|my|your|from|by|until|on|send|sent|got)\b|['’](?:ll|m|re|ve)\b/i;
+
+/** Whether a line only greets: "Hello Ada,", "Dear Ms Okafor, dear Emeka". */
+export function isSalutation(line: string): boolean {
+  const greeting = GREETS.exec(line)?.[0];
+  return greeting !== undefined && GREETED.test(line.slice(greeting.length)) && !SAYS_MORE.test(line);
+}
 
 /** Clauses beyond this many in one letter are left unread: nobody asks for more in a letter. */
 const MOST_CLAUSES = 600;
@@ -225,7 +238,7 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
       if (!piece.isListItem) listLead = null;
       for (const sentence of sentencesOf(text, piece)) {
         const flat = text.slice(sentence.start, sentence.end).replace(/\s+/g, " ").trim();
-        if (flat.length < shortest || SALUTATION.test(flat)) continue;
+        if (flat.length < shortest || isSalutation(flat)) continue;
         const leadsIn =
           flat.endsWith(":") || (!/[.?!,]$/.test(flat) && sentence.end >= piece.end && pieces[i + 1]?.isListItem);
         if (!piece.isListItem && leadsIn) {

@@ -1,4 +1,4 @@
-import { type Clause, SALUTATION } from "./clauses";
+import { type Clause, isSalutation } from "./clauses";
 import { type LetterGround, namedIn } from "./kind-rule";
 import type { Person, SlipKind } from "./slip";
 
@@ -8,7 +8,7 @@ const GREETS_WITHIN = 120;
 /** The one person whom a letter greets by name at its head: "Hello Ada,". Null where it greets several, or nobody who is known. */
 export function greetedIn(text: string, people: readonly Person[]): Person | null {
   const line = text.slice(0, GREETS_WITHIN).trimStart().split("\n", 1)[0]!.trim();
-  if (!SALUTATION.test(line)) return null;
+  if (!isSalutation(line)) return null;
   const named = namedIn(line, people);
   return named.length === 1 && !/\b(?:and|all|both|everyone|team)\b|&|,\s*\p{Lu}/u.test(line) ? named[0]!.person : null;
 }
