@@ -6,8 +6,9 @@ import { newText } from "../src/core/letters/new-text";
 import { parseLetter } from "../src/core/letters/parse-letter";
 import { PLAIN_READING, readLetter } from "../src/core/reading/read-letter";
 import { corpus } from "../tests/outside/pick";
-import { scoreFollowing } from "../tests/reading/conversations";
+import { CONVERSATION_SETS, scoreFollowing } from "../tests/reading/conversations";
 import { LETTER_SETS, labelledLetters, PEOPLE } from "../tests/reading/labelled";
+import { learnFollowing } from "../tests/reading/learning/examples";
 import { scoreReading } from "../tests/reading/score";
 import { scoreSentences } from "../tests/reading/sentences";
 import { say, timed } from "./measure";
@@ -28,21 +29,15 @@ for (const [kind, { count, right, mistakes }] of scoreSentences()) {
   say(`labelled sentences: ${kind}`, { count, right });
   for (const one of mistakes) process.stdout.write(`  ${one}\n`);
 }
-for (const set of [
-  "conversations",
-  "conversations-b",
-  "conversations-c",
-  "conversations-d",
-  "conversations-e",
-  "conversations-f",
-  "conversations-g",
-  "conversations-h",
-  "conversations-i",
-  "conversations-j",
-] as const) {
+for (const set of CONVERSATION_SETS) {
   const { mistakes, ...following } = await scoreFollowing(set);
   say(`labelled ${set}`, following);
   for (const one of mistakes) process.stdout.write(`  ${one}\n`);
+}
+// Fold by fold: each set is followed by what all the others teach.
+for (const set of CONVERSATION_SETS) {
+  const { mistakes: _, ...following } = await scoreFollowing(set, await learnFollowing(set));
+  say(`${set}, held back from what is learnt`, following);
 }
 
 const byRule = new Map<string, number>();

@@ -1,7 +1,11 @@
 import fs from "node:fs";
 import path from "node:path";
 import { followConversation } from "@/core/following/follow";
+import type { ChangeKind } from "@/core/following/item";
+import { LEARNT } from "@/core/following/weighing/learnt";
 import type { Letter } from "@/core/letters/letter";
+import { PLAIN_READING } from "@/core/reading/read-letter";
+import { isSure } from "@/core/reading/slip";
 import { letterOf, PEOPLE, personKnown } from "./labelled";
 import { f1, overlap, squash } from "./overlap";
 
@@ -12,7 +16,8 @@ interface Opens {
 }
 interface Changes {
   readonly item: string;
-  readonly change: string;
+  readonly quote: string;
+  readonly change: ChangeKind;
   readonly due: readonly string[];
   readonly owner: string | null;
 }
@@ -26,19 +31,24 @@ const MARK = /\{(open|change) (\w+); ?([\w ]+); ?([\w.,-]+); ?([\w.,-]+) \| ([^}
 const days = (text: string) => (text === "-" ? [] : text.split(","));
 
 /** Sets of labelled conversations, by the file they stand in. */
-export type ConversationSet =
-  | "conversations"
-  | "conversations-b"
-  | "conversations-c"
-  | "conversations-d"
-  | "conversations-e"
-  | "conversations-f"
-  | "conversations-g"
-  | "conversations-h"
-  | "conversations-i"
-  | "conversations-j";
+export const CONVERSATION_SETS = [
+  "conversations",
+  "conversations-b",
+  "conversations-c",
+  "conversations-d",
+  "conversations-e",
+  "conversations-f",
+  "conversations-g",
+  "conversations-h",
+  "conversations-i",
+  "conversations-j",
+  "conversations-k",
+  "conversations-l",
+  "conversations-m",
+] as const;
+export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
-async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
+export async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);
   const [, ...pieces] = fs.readFileSync(file, "utf8").split("=====\n");
   const conversations: Labelled[][] = [];
@@ -52,12 +62,13 @@ async function labelledConversations(set: ConversationSet): Promise<Labelled[][]
         opens: marks.flatMap(([, what, id, kind, , , quote]) =>
           what === "open" ? [{ id: id!, kind: kind!, quote: quote! }] : [],
         ),
-        changes: marks.flatMap(([, what, item, change, due, owner]) =>
+        changes: marks.flatMap(([, what, item, change, due, owner, quote]) =>
           what === "change"
             ? [
                 {
                   item: item!,
-                  change: change!,
+                  quote: quote!,
+                  change: change as ChangeKind,
                   due: days(due!),
                   owner: owner === "-" ? null : personKnown(owner!).address,
                 },
@@ -80,7 +91,7 @@ function isOwed(owner: string | null): boolean {
 }
 
 /** How well conversations are followed: shares from 0 to 1, and every mistake in words. */
-export async function scoreFollowing(set: ConversationSet) {
+export async function scoreFollowing(set: ConversationSet, learnt = LEARNT) {
   const sum = {
     opens: 0,
     openFound: 0,
@@ -94,12 +105,16 @@ export async function scoreFollowing(set: ConversationSet) {
     answersFound: 0,
     answersRight: 0,
     answers: 0,
+    sureFound: 0,
+    sureRight: 0,
   };
   const mistakes: string[] = [];
   for (const [n, labelled] of (await labelledConversations(set)).entries()) {
     const followed = followConversation(
       labelled.map((one) => one.letter),
       PEOPLE,
+      PLAIN_READING,
+      learnt,
     );
     const itemOf = new Map<string, string>();
     /** Items that somebody outside owes us, by their label's id and by ours. */
@@ -137,9 +152,11 @@ export async function scoreFollowing(set: ConversationSet) {
       sum.answers += changes.filter((label) => owed.has(label.item) && ANSWERS.has(label.change)).length;
       for (const one of found.changes.filter((each) => owed.has(each.item) && ANSWERS.has(each.change))) {
         sum.answersFound += 1;
-        sum.answersRight += Number(
-          changes.some((label) => label.item === itemOf.get(one.item) && label.change === one.change),
-        );
+        const isRight = changes.some((label) => label.item === itemOf.get(one.item) && label.change === one.change);
+        sum.answersRight += Number(isRight);
+        if (!isSure(one)) continue;
+        sum.sureFound += 1;
+        sum.sureRight += Number(isRight);
       }
       for (const one of found.changes)
         if (!changes.some((label) => label.item === itemOf.get(one.item)))
@@ -156,6 +173,8 @@ export async function scoreFollowing(set: ConversationSet) {
     "answers to waits": sum.answers,
     "recognised, precision": sum.answersRight / Math.max(1, sum.answersFound),
     "recognised, recall": sum.answersRight / Math.max(1, sum.answers),
+    "surely recognised": sum.sureFound,
+    "surely recognised, precision": sum.sureRight / Math.max(1, sum.sureFound),
     mistakes,
   };
 }

@@ -48,6 +48,9 @@ describe("labelled letters", () => {
     ["conversations-h", 15, 22, 0.7],
     ["conversations-i", 13, 19, 0.9],
     ["conversations-j", 13, 17, 0.75],
+    ["conversations-k", 38, 49, 0.5],
+    ["conversations-l", 34, 47, 0.5],
+    ["conversations-m", 25, 37, 0.6],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(

@@ -97,10 +97,12 @@ describe("an answer held against tasks", () => {
       ["done", "Done: Vellum price", null],
       ["moved", "Another day: Ledger list", "2026-11-09"],
     ]);
-    for (const one of found) expect(one.confidence).toBeGreaterThan(0.8);
+    expect(found.map((one) => one.confidence)).toEqual([0.9, 0.7]);
+    // A bare answer is sure where only one thing is open, and a guess where there are two.
     const [bare] = (await answerOf("Attached.", [task("Vellum price")])).found;
-    expect(bare).toMatchObject({ changes: { change: "done" } });
-    expect(bare!.confidence).toBeLessThan(0.75);
+    expect(bare).toMatchObject({ changes: { change: "done" }, confidence: 0.9 });
+    const [guess] = (await answerOf("Attached.", [task("Vellum price"), task("Ledger list")])).found;
+    expect(guess).toMatchObject({ changes: { change: "done" }, confidence: 0.6 });
   });
   test("leaves slips as they were where no task is open, and a machine's letter says nothing", async () => {
     const without = await answerOf("Could you send us the glue?", []);

@@ -28,6 +28,8 @@ export const POINTS_TO_WANTED =
 export const POINTS_BACK =
   /\b(?:it|them|those|these|that|this|one|ones|rest|others?|the (?:second|third|fourth|fifth)(?: one)?(?= (?:follows?|comes?|will|is|has))|the (?:last|remaining) (?:one|two|three|four|five|six|few|\d+)|you(?:['’]ll| will) (?:have|get)|(?:be|is) with you)\b/i;
 
+const ASKS_WHAT = /\b(?:what|which|who|whose|when|where|why|how)\b[^?]*\?$/i;
+
 /** What a bare answer ("Yes.", "You'll have it on Monday.") is an answer to: the only thing open, or the last that was asked. */
 export function bareTargets(left: readonly OpenItem[], text: string): OpenItem[] {
   if (left.length <= 1 || /\b(?:both|all|everything|neither)\b/i.test(text)) return [...left];
@@ -36,7 +38,8 @@ export function bareTargets(left: readonly OpenItem[], text: string): OpenItem[]
   const isAnswer =
     /^(?:yes|yep|yeah|no|nope|correct|right|exactly|me|mine)\b/i.test(text) &&
     !/\b(?:pleasure|gladly|of course|happily|can do|will do|done)\b/i.test(text);
-  const fitting = last.filter((item) => (item.kind === "question") === isAnswer);
+  // "Yes" answers no "what" and no "how many".
+  const fitting = last.filter((item) => (item.kind === "question" && !ASKS_WHAT.test(item.quote)) === isAnswer);
   const targets = fitting.length > 0 ? fitting : last;
   // "I'll ask him tonight" answers what was to be asked, wherever it stood.
   const said = stems(text);

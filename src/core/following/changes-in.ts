@@ -9,12 +9,16 @@ import {
   THANKS_ONLY,
 } from "./bare-answer";
 import type { FollowContext } from "./context";
+import { ASKER_CUES } from "./cues";
 import type { ItemChange, OpenItem } from "./item";
 import { isHandedOn, isSentElsewhere } from "./passed-to";
 import { IS_THE_REST, isDayGiven, type Said, saidByAsker, saidByOwner, stronger } from "./said";
 import type { Segment } from "./segments";
 import { tellingWords } from "./telling-words";
 import { Topics } from "./topics";
+import { choose } from "./weighing/choose";
+import { LEARNT } from "./weighing/learnt";
+import { type FollowingWeights, weigh } from "./weighing/weigh";
 
 /** Changes of a letter, and the stretches that were understood by them. */
 export interface ChangesFound {
@@ -36,6 +40,7 @@ export function changesIn(
   context: FollowContext,
   open: readonly OpenItem[],
   slips: readonly FoundSlip[],
+  learnt: FollowingWeights = LEARNT,
 ): ChangesFound {
   const { writer, sides, segments } = context;
   const owed = open.filter((item) => sides.owes(writer, item));
@@ -98,7 +103,11 @@ export function changesIn(
         if (said) note(item, said, segment);
       }
     let asked = items.filter((item) => wanted.includes(item));
-    if (asked.length === 0 && items.length === 0 && POINTS_TO_WANTED.test(segment.text)) {
+    if (
+      asked.length === 0 &&
+      items.length === 0 &&
+      (POINTS_TO_WANTED.test(segment.text) || isTakenBack(segment.text))
+    ) {
       const missing = wanted.filter((item) => !changes.has(item.id));
       // "Got them.": what was promised last, where more is wanted.
       const promised = missing.filter((item) => item.isPromised);
@@ -112,33 +121,52 @@ export function changesIn(
   const answering = { context, owed, slips, changes, consumed, note };
   answerInOrder(answering);
   answerQuestions(answering);
+  const weighed = weigh(context, open, slips, learnt);
+  const chosen = open.flatMap((item) => {
+    const one = choose(context, item, changes.get(item.id) ?? null, weighed.get(item), consumed);
+    return one ? [{ item, ...one }] : [];
+  });
   return {
-    changes: [...changes].map(([item, { said, segment }]) => ({
-      item,
-      change: said.change,
-      due: said.due?.day ?? null,
-      otherDays: said.due?.others ?? [],
-      owner: said.owner,
-      quote: context.letter.text.slice(segment.start, segment.end),
-      start: segment.start,
-      end: segment.end,
-      isNamed: said.isNamed,
-      reason: said.reason,
-    })),
-    understood,
+    changes: chosen
+      .map(({ item, said, segment, confidence }) => ({
+        item: item.id,
+        change: said.change,
+        due: said.due?.day ?? null,
+        otherDays: said.due?.others ?? [],
+        owner: said.owner,
+        quote: context.letter.text.slice(segment.start, segment.end),
+        start: segment.start,
+        end: segment.end,
+        isNamed: said.isNamed,
+        confidence,
+        reason: said.reason,
+      }))
+      .sort((a, b) => a.start - b.start),
+    understood: [
+      ...understood.filter((one) => chosen.some(({ item }) => item.id === one.item)),
+      ...chosen.map(({ item, segment: { start, end } }) => ({ start, end, item: item.id })),
+    ],
   };
+}
+
+/** "Nothing has reached us so far", "please cancel the slot": said by whoever wants it, of the only thing there is. */
+function isTakenBack(text: string): boolean {
+  return ASKER_CUES.some((cue) => (cue.change === "called off" || cue.change === "reminded") && cue.pattern.test(text));
 }
 
 const CURES =
   /(?:^|\bplease |\bkindly |\byou |\bto )(?:replace|repair|fix|mend|exchange|swap|credit|refund|put (?:it|that|this|them) right|sort (?:it|that|this|them) out|send|bring|deliver|collect)\b|\bneed (?:a |an |the |some )?(?:new|fresh|another|replacement|spare)\b/i;
 
-/** The ask that wants a trouble cured: what is promised or done about the trouble is said of that. */
+/** The ask that wants a trouble cured, right behind it: what is promised or done about the trouble is said of that. */
 function cureOf(item: OpenItem, owed: readonly OpenItem[]): OpenItem | null {
   if (item.kind !== "trouble") return null;
   return (
     owed.find(
       (one) =>
-        one.kind === "ask" && one.letter === item.letter && one.place === item.place + 1 && CURES.test(one.quote),
+        one.kind === "ask" &&
+        one.letter === item.letter &&
+        one.place === item.place + 1 &&
+        (CURES.test(one.quote) || /\b(?:it|them|this|that)\b/i.test(one.quote)),
     ) ?? null
   );
 }

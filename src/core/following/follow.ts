@@ -5,6 +5,8 @@ import { changesIn } from "./changes-in";
 import { contextOf } from "./context";
 import type { ItemChange, OpenItem } from "./item";
 import { type Opened, openedBy } from "./opened-by";
+import { LEARNT } from "./weighing/learnt";
+import type { FollowingWeights } from "./weighing/weigh";
 
 /** What one letter opens, and what it changes of what was open. */
 export interface Followed {
@@ -26,6 +28,7 @@ export class Following {
   constructor(
     private readonly people: People,
     private readonly settings: ReadingSettings = PLAIN_READING,
+    private readonly learnt: FollowingWeights = LEARNT,
   ) {}
 
   read(letter: Letter): Followed {
@@ -36,41 +39,41 @@ export class Following {
     if (!context) return { opens: [], changes: [] };
     const slips = readLetter(letter, this.people, sent, this.settings);
     const open = this.items.filter((item) => !item.isOver).slice(-MOST_OPEN);
-    const opened = openedBy(context, open, slips, changesIn(context, open, slips));
-    for (const change of opened.changes) this.apply(change);
-    const opens = opened.slips.map((slip, i) => this.open(slip, letter, number, i + 1));
+    const opened = openedBy(context, open, slips, changesIn(context, open, slips, this.learnt));
+    for (const change of opened.changes) applyTo(this.items.find((item) => item.id === change.item)!, change);
+    const opens = opened.slips.map((slip, i) => itemOpened(slip, letter, number, i + 1));
+    this.items.push(...opens);
     return { opens, changes: opened.changes };
   }
+}
 
-  private apply(change: ItemChange): void {
-    const item = this.items.find((one) => one.id === change.item)!;
-    if (change.change === "done" || change.change === "called off" || change.change === "declined") item.isOver = true;
-    if (change.change === "promised" || change.change === "moved") item.isPromised = true;
-    if (change.due) item.due = change.due;
-    if (change.change === "passed") item.owner = change.owner;
-  }
+/** Makes an item what a change has made of it. */
+export function applyTo(item: OpenItem, change: Pick<ItemChange, "change" | "due" | "owner">): void {
+  if (change.change === "done" || change.change === "called off" || change.change === "declined") item.isOver = true;
+  if (change.change === "promised" || change.change === "moved") item.isPromised = true;
+  if (change.due) item.due = change.due;
+  if (change.change === "passed") item.owner = change.owner;
+}
 
-  private open(slip: Opened, letter: Letter, number: number, place: number): OpenItem {
-    const item: OpenItem = {
-      id: `${number + 1}-${place}`,
-      kind: slip.kind,
-      quote: letter.text.slice(slip.start, slip.end),
-      start: slip.start,
-      end: slip.end,
-      owner: slip.owner,
-      // A promise is wanted by whom it was given to.
-      asker: slip.kind === "promise" ? (letter.to[0]?.address ?? "") : letter.from!.address,
-      due: slip.due?.day ?? null,
-      otherDays: slip.due?.others ?? [],
-      letter: number,
-      place,
-      words: slip.words,
-      isPromised: slip.kind === "promise",
-      isOver: false,
-    };
-    this.items.push(item);
-    return item;
-  }
+/** An item as a letter opens it. `number` counts letters from nought, `place` what one letter opens from one. */
+export function itemOpened(slip: Opened, letter: Letter, number: number, place: number): OpenItem {
+  return {
+    id: `${number + 1}-${place}`,
+    kind: slip.kind,
+    quote: letter.text.slice(slip.start, slip.end),
+    start: slip.start,
+    end: slip.end,
+    owner: slip.owner,
+    // A promise is wanted by whom it was given to.
+    asker: slip.kind === "promise" ? (letter.to[0]?.address ?? "") : letter.from!.address,
+    due: slip.due?.day ?? null,
+    otherDays: slip.due?.others ?? [],
+    letter: number,
+    place,
+    words: slip.words,
+    isPromised: slip.kind === "promise",
+    isOver: false,
+  };
 }
 
 /** Follows a whole conversation at once. */
@@ -78,7 +81,8 @@ export function followConversation(
   letters: readonly Letter[],
   people: People,
   settings: ReadingSettings = PLAIN_READING,
+  learnt: FollowingWeights = LEARNT,
 ): Followed[] {
-  const following = new Following(people, settings);
+  const following = new Following(people, settings, learnt);
   return letters.map((letter) => following.read(letter));
 }

@@ -45,6 +45,8 @@ export interface ItemChange {
   readonly end: number;
   /** Whether the letter names the item, and does not only answer. */
   readonly isNamed: boolean;
+  /** How sure it is, from 0 to 1. */
+  readonly confidence: number;
   /** The rule that found it, in words. */
   readonly reason: string;
 }

@@ -14,6 +14,9 @@ export interface Opened extends FoundSlip {
 /** Share of common words from which two asks are the same. */
 const SAME_ASK = 0.5;
 
+/** How sure it is that an ask in other words is one that was there. */
+const SAID_AGAIN = 0.75;
+
 function likeness(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
   const shared = [...a].filter((word) => b.has(word)).length;
   return shared === 0 ? 0 : shared / Math.min(a.size, b.size);
@@ -54,6 +57,7 @@ export function openedBy(
         start: slip.start,
         end: slip.end,
         isNamed: words.size > 0,
+        confidence: SAID_AGAIN,
         reason,
       });
     if (slip.kind === "promise" || slip.kind === "trouble") {

@@ -4,9 +4,17 @@ import { findDates } from "../time/dates-in-words";
 import type { FollowContext } from "./context";
 import { ASKER_CUES, type Cue, OWNER_CUES } from "./cues";
 import { CHANGES, type ChangeKind, type OpenItem } from "./item";
+import { numberIn } from "./numbers";
 import { passedTo } from "./passed-to";
 import { pastOf } from "./past-of";
 import type { Segment } from "./segments";
+
+/** Whether a text counts fewer than were asked for. */
+function isFewer(text: string, quote: string): boolean {
+  const asked = numberIn(quote);
+  const said = numberIn(text);
+  return asked !== null && said !== null && said > 1 && said < asked && !/\bmissing\b/i.test(quote);
+}
 
 /** A change that a segment may make, before it is held against the others of the letter. */
 export interface Said {
@@ -26,7 +34,7 @@ function firstCue(cues: readonly Cue[], text: string): Cue | null {
 const SUBORDINATE =
   /,?\s\b(?:once|when|whenever|as soon as|after|(?:until|till)(?! (?:mon|tues|wednes|thurs|fri|satur|sun|next|tomorrow|the \d|\d))|before|because|since|if|unless|as (?:the|it|they|we|i|my|our|your)|which is why|so that)\b.*$/i;
 
-function mainClause(text: string): string {
+export function mainClause(text: string): string {
   const main = text.replace(SUBORDINATE, "");
   return main.split(/\s+/).length >= 2 ? main : text;
 }
@@ -44,12 +52,15 @@ export function wantsWords(item: OpenItem): boolean {
 /** Its own verb in the past form: "count the bottles", "counted: eleven". */
 const PAST: Pick<Cue, "change" | "name"> = { change: "done", name: "it has been done" };
 
+const STILL_TO_COME = /\band (?:(?:it|they|that) )?(?:will|shall|is going to|are going to)\b(?! not\b)/i;
+const WILL_BE: Pick<Cue, "change" | "name"> = { change: "promised", name: "it will be done" };
+
 const isDone = OWNER_CUES.find((cue) => cue.change === "done")!.pattern;
 
 export const WILL_ANSWER =
   /\b(?:tell|let you know|write|ask|find out|come back|get back|check|answer|report|ring|call|look (?:it|that) up|have a word)\b/i;
 
-function dueIn(context: FollowContext, text: string): DueFound | null {
+export function dueIn(context: FollowContext, text: string): DueFound | null {
   return dueOf("promise", text, findDates(text, context.sent, context.settings.calendar, context.settings.figures));
 }
 
@@ -100,7 +111,9 @@ export function saidByOwner(
     return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };
   if (WILL_HEAR.test(text) && !wantsWords(item)) return null;
   const isPast = item.kind !== "question" && pastOf(item, text);
-  const cue = isPast ? PAST : firstCue(OWNER_CUES, mainClause(text));
+  const first = isPast ? PAST : firstCue(OWNER_CUES, mainClause(text));
+  // "It has been signed and will be posted on Friday": what is still to come counts.
+  const cue = first?.change === "done" && STILL_TO_COME.test(text) ? WILL_BE : first;
   const isLater = due !== null && item.due !== null && due.day > item.due && !due.others.includes(item.due);
   const promised = (reason: string): Said => {
     if (isLater) return { change: "moved", due, owner: null, isNamed, reason };
@@ -130,11 +143,16 @@ export function saidByOwner(
     const isInTime = due !== null && !isLater && item.due !== null && !item.isPromised;
     return isInTime ? promised(cue.name) : { change: "moved", due, owner: null, isNamed, reason: cue.name };
   }
+  if (cue?.change === "promised" && due && isFewer(text, item.quote))
+    return { change: "part", due: null, owner: null, isNamed, reason: "fewer than were asked for" };
   if (cue?.change === "promised") return promised(cue.name);
   if (cue?.change === "part" && !isDone.test(text) && !IS_IN_A_STATE.test(text)) {
     if (context.partly.has(item.id)) return { change: "part", due, owner: null, isNamed, reason: cue.name };
     return due ? promised("a day is named") : null;
   }
+  // "160 are set aside", where 200 were asked for.
+  if (cue?.change === "done" && isNamed && isFewer(text, item.quote))
+    return { change: "part", due: null, owner: null, isNamed, reason: "fewer than were asked for" };
   // What was left is there now: so is all of it.
   if (cue?.change === "part" && IS_THE_REST.test(text) && isDone.test(text) && !due) return { ...done, isNamed };
   if (cue)

@@ -25,10 +25,6 @@ export interface OpenTask {
   readonly due: Day | null;
 }
 
-/** How sure a change is where the letter names the thing, and where it only answers. */
-const NAMED = 0.85;
-const ANSWERED = 0.7;
-
 function asItem(task: OpenTask, i: number): OpenItem {
   const quote = task.passage ?? task.title;
   return {
@@ -60,7 +56,7 @@ function asFound(change: ItemChange, task: OpenTask): FoundChange {
     priority: "normal",
     rule: change.reason,
     reason: `an answer about this task, ${change.reason}`,
-    confidence: change.isNamed ? NAMED : ANSWERED,
+    confidence: change.confidence,
     changes: { taskId: task.id, conversationId: task.conversationId, change: change.change },
   };
 }

@@ -30,6 +30,14 @@ function placesNamed(text: string, count: number): ReadonlySet<number> {
   return count > 1 ? places : new Set();
 }
 
+/** How far a segment names an item: how many of its words, and whether it points at it by number, place or quotation. */
+export interface Scored {
+  readonly item: OpenItem;
+  readonly score: number;
+  readonly named: number;
+  readonly isPointed: boolean;
+}
+
 /** Items that segments of one letter are about, as far as their words, numbers and places tell. */
 export class Topics {
   private last: readonly OpenItem[] = [];
@@ -38,31 +46,45 @@ export class Topics {
   constructor(private readonly items: readonly OpenItem[]) {}
 
   /** Items that a segment names itself, the surest first; empty where it names none. */
-  private namedBy(segment: Segment): OpenItem[] {
+  scored(segment: Segment): Scored[] {
     const words = tellingWords(segment.text);
     const newest = Math.max(...this.items.filter((item) => item.place > 0).map((item) => item.letter));
     const places = placesNamed(segment.text, this.items.filter((item) => item.letter === newest).length);
     const quoted = segment.answers ? tellingWords(segment.answers) : null;
-    const scored = this.items
+    return this.items
       .map((item) => {
         let score = 0;
         let named = 0;
+        let isPointed = false;
         for (const word of item.words)
           if (words.has(word)) {
             score += 1 / this.items.filter((other) => other.words.has(word)).length;
             named += 1;
           }
         score *= WORD_ALONE + (1 - WORD_ALONE) * (named / Math.max(1, item.words.size));
-        if (segment.number !== null && item.letter === newest && item.place === segment.number) score += BY_NUMBER;
-        if (item.letter === newest && places.has(item.place)) score += BY_NUMBER;
+        if (segment.number !== null && item.letter === newest && item.place === segment.number) {
+          score += BY_NUMBER;
+          isPointed = true;
+        }
+        if (item.letter === newest && places.has(item.place)) {
+          score += BY_NUMBER;
+          isPointed = true;
+        }
         if (quoted && item.words.size > 0) {
           const shared = [...item.words].filter((word) => quoted.has(word)).length;
-          if (shared / item.words.size >= 0.6) score += BY_QUOTE * (shared / item.words.size);
+          if (shared / item.words.size >= 0.6) {
+            score += BY_QUOTE * (shared / item.words.size);
+            isPointed = true;
+          }
         }
-        return { item, score };
+        return { item, score, named, isPointed };
       })
       .filter((one) => one.score > 0)
       .sort((a, b) => b.score - a.score);
+  }
+
+  private namedBy(segment: Segment): OpenItem[] {
+    const scored = this.scored(segment);
     const best = scored[0]?.score ?? 0;
     const share = PLURAL.test(segment.text) ? MEANT_TOO / 2 : MEANT_TOO;
     return scored.filter((one) => one.score >= best * share).map((one) => one.item);

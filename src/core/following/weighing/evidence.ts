@@ -1,0 +1,45 @@
+import type { OpenItem } from "../item";
+import { wantsWords } from "../said";
+import type { Segment } from "../segments";
+import { bondsOf } from "./bonds";
+import type { Situation } from "./situation";
+import { wordingFor, wordingOf, wordsOf } from "./wording";
+
+/** Collects what speaks for and against a segment of a letter changing an item; what hangs on the segment alone is worked out once. */
+export class Evidence {
+  private readonly byText = new Map<Segment, { wording: string[]; words: string[] }>();
+
+  constructor(private readonly situation: Situation) {}
+
+  /** Names of everything found: by who writes, what the item is, how it is bound, and what the words are like. */
+  of(segment: Segment, item: OpenItem): string[] {
+    const { writer, sides } = this.situation.context;
+    const role = sides.owes(writer, item) ? "owner" : sides.wants(writer, item) ? "asker" : "other";
+    const sort = wantsWords(item) ? "words" : item.kind === "trouble" ? "trouble" : "work";
+    const { link, found } = bondsOf(this.situation, segment, item);
+    const { wording, words } = this.text(segment);
+    const worded = [...wording, ...wordingFor(this.situation, segment, item)];
+    const state = [`sort ${sort}`, `kind ${item.kind}`, item.due === null ? "undated" : "dated"];
+    if (writer === item.owner) state.push("its owner");
+    if (writer === item.asker) state.push("its asker");
+    if (item.owner === null) state.push("nobody's");
+    if (item.isPromised) state.push("promised before");
+    return [
+      ...state,
+      ...found,
+      ...worded,
+      ...words,
+      ...worded.flatMap((one) => [`${sort} & ${one}`, `${link} & ${one}`]),
+      ...found.map((one) => `${sort} & ${one}`),
+      `${sort} & ${link} & ${item.isPromised ? "promised" : "open"}`,
+    ].map((one) => `${role}: ${one}`);
+  }
+
+  private text(segment: Segment) {
+    const known = this.byText.get(segment);
+    if (known) return known;
+    const made = { wording: wordingOf(this.situation, segment), words: wordsOf(segment) };
+    this.byText.set(segment, made);
+    return made;
+  }
+}

@@ -1,0 +1,122 @@
+import type { FoundSlip } from "../../reading/slip";
+import type { FollowContext } from "../context";
+import { CHANGES, type ChangeKind, type OpenItem } from "../item";
+import type { Segment } from "../segments";
+import { Evidence } from "./evidence";
+import { situationOf } from "./situation";
+
+/** Weights of a multinomial logistic regression, by the names of what was found: one for each class. */
+interface Weights {
+  readonly bias: readonly number[];
+  readonly weights: Readonly<Record<string, readonly number[]>>;
+}
+
+/** What was learnt of answers: whether a segment changes an item (no, yes), and how (in the order of `CHANGES`). */
+export interface FollowingWeights {
+  readonly whether: Weights;
+  readonly what: Weights;
+}
+
+/** Nothing: then the rules count alone. */
+export const NOTHING_LEARNT: FollowingWeights = {
+  whether: { bias: [0, 0], weights: {} },
+  what: { bias: CHANGES.map(() => 0), weights: {} },
+};
+
+/** What a letter does to an item by the weight of its words. Shares from 0 to 1. */
+export interface Weighed {
+  /** How likely it is that the letter changes the item at all. */
+  readonly whether: number;
+  readonly change: ChangeKind;
+  /** How likely this change is, if any. */
+  readonly what: number;
+  /** Whether its words fit something else that is open nearly as well. */
+  readonly isShared: boolean;
+  /** The segment that says it most plainly, and all that say it. */
+  readonly segment: Segment;
+  readonly segments: readonly Segment[];
+}
+
+/** Share of the strongest bond from which a segment can say something of another item too. */
+const NEARLY_MOST = 0.97;
+
+/** Share of an item's bond from which another's makes it doubtful which of them is meant. */
+const FITS_TOO = 0.8;
+
+function sharesOf({ bias, weights }: Weights, found: readonly string[]): number[] {
+  const scores = [...bias];
+  for (const name of new Set(found)) {
+    const own = Object.hasOwn(weights, name) ? weights[name] : undefined;
+    if (own) for (let i = 0; i < scores.length; i += 1) scores[i]! += own[i]!;
+  }
+  const most = Math.max(...scores);
+  const raised = scores.map((score) => Math.exp(score - most));
+  const sum = raised.reduce((a, b) => a + b, 0);
+  return raised.map((one) => one / sum);
+}
+
+/** Segments held against items at the most in one letter: a long letter to a long list is left to the rules. */
+const MOST_PAIRS = 600;
+
+/** From here on a segment counts among those that say it. */
+const SAYS_IT = 0.45;
+
+interface Held {
+  readonly segment: Segment;
+  readonly found: readonly string[];
+  readonly whether: number;
+}
+
+function weighItem(held: readonly Held[], learnt: FollowingWeights): Omit<Weighed, "isShared"> {
+  const best = held.reduce((a, b) => (b.whether > a.whether ? b : a), held[0]!);
+  const saying = held.filter((one) => one === best || one.whether > Math.max(SAYS_IT, best.whether * 0.6));
+  const sums = CHANGES.map(() => 0);
+  for (const { found, whether } of saying)
+    for (const [i, share] of sharesOf(learnt.what, found).entries()) sums[i]! += share * whether;
+  const place = sums.indexOf(Math.max(...sums));
+  return {
+    whether: best.whether,
+    change: CHANGES[place]!,
+    what: sums[place]! / sums.reduce((a, b) => a + b, 0),
+    segment: best.segment,
+    segments: saying.map((one) => one.segment),
+  };
+}
+
+/**
+ * Weighs what a letter does to each open item that its writer can speak of. Items of a letter with too much in it are left
+ * out; so are all where the letter says nothing.
+ */
+export function weigh(
+  context: FollowContext,
+  open: readonly OpenItem[],
+  slips: readonly FoundSlip[],
+  learnt: FollowingWeights,
+): ReadonlyMap<OpenItem, Weighed> {
+  const { sides, writer } = context;
+  const spoken = open.filter((item) => sides.owes(writer, item) || sides.wants(writer, item));
+  const weighed = new Map<OpenItem, Weighed>();
+  if (learnt === NOTHING_LEARNT || spoken.length === 0 || spoken.length * context.segments.length > MOST_PAIRS)
+    return weighed;
+  const situation = situationOf(context, open, slips);
+  if (situation.segments.length === 0) return weighed;
+  const evidence = new Evidence(situation);
+  const held = new Map<OpenItem, Held[]>();
+  for (const item of spoken) {
+    const own = situation.segments.map((segment) => {
+      const found = evidence.of(segment, item);
+      return { segment, found, whether: sharesOf(learnt.whether, found)[1]! };
+    });
+    held.set(item, own);
+  }
+  // A segment says something of the item that it is bound to most: "7.5 is right" answers one question, and not all of them.
+  const most = situation.segments.map((_, i) => Math.max(...[...held.values()].map((own) => own[i]!.whether)));
+  for (const [item, own] of held) {
+    const free = own.map((one, i) => (one.whether >= most[i]! * NEARLY_MOST ? one : { ...one, whether: 0 }));
+    const one = weighItem(free, learnt);
+    const at = situation.segments.indexOf(one.segment);
+    const isShared = [...held].some(([other, its]) => other !== item && its[at]!.whether > one.whether * FITS_TOO);
+    weighed.set(item, { ...one, isShared });
+  }
+  return weighed;
+}

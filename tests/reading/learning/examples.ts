@@ -1,0 +1,104 @@
+import { changesIn } from "@/core/following/changes-in";
+import { contextOf, type FollowContext } from "@/core/following/context";
+import { applyTo, itemOpened } from "@/core/following/follow";
+import { CHANGES, type OpenItem } from "@/core/following/item";
+import { openedBy } from "@/core/following/opened-by";
+import type { Segment } from "@/core/following/segments";
+import { Evidence } from "@/core/following/weighing/evidence";
+import { situationOf } from "@/core/following/weighing/situation";
+import { type FollowingWeights, NOTHING_LEARNT } from "@/core/following/weighing/weigh";
+import { PLAIN_READING, readLetter } from "@/core/reading/read-letter";
+import { CONVERSATION_SETS, type ConversationSet, labelledConversations } from "../conversations";
+import { PEOPLE } from "../labelled";
+import { overlap, squash } from "../overlap";
+import { labelledAnswers } from "./answers";
+import { type Example, learn } from "./logistic";
+
+/** Examples of what a segment does to an item: nothing (0), or a change by its place in `CHANGES` (from 1). */
+function examplesOf(
+  context: FollowContext,
+  open: readonly OpenItem[],
+  changeOf: (item: OpenItem, segment: Segment) => string | null,
+): Example[] {
+  const slips = readLetter(context.letter, PEOPLE, context.sent, PLAIN_READING);
+  const situation = situationOf(context, open, slips);
+  const evidence = new Evidence(situation);
+  return open.flatMap((item) =>
+    situation.segments.map((segment) => ({
+      found: evidence.of(segment, item),
+      is: CHANGES.indexOf(changeOf(item, segment) as (typeof CHANGES)[number]) + 1,
+    })),
+  );
+}
+
+/** What the labels of one set of conversations teach. After each letter the items are as the labels say, not as they were followed. */
+async function taughtBy(set: ConversationSet): Promise<Example[]> {
+  const examples: Example[] = [];
+  for (const letters of await labelledConversations(set)) {
+    const items = new Map<string, OpenItem>();
+    for (const [number, { letter, opens, changes }] of letters.entries()) {
+      const context = contextOf(letter, PEOPLE, { at: letter.sentAt ?? 0, zone: letter.offset }, PLAIN_READING);
+      if (!context) continue;
+      const open = [...items.values()].filter((item) => !item.isOver);
+      examples.push(
+        ...examplesOf(context, open, (item, segment) => {
+          const label = changes.find((one) => items.get(one.item) === item);
+          return label && overlap(squash(label.quote), squash(segment.text)) >= 0.5 ? label.change : null;
+        }),
+      );
+      const slips = readLetter(letter, PEOPLE, context.sent, PLAIN_READING);
+      const opened = openedBy(context, open, slips, changesIn(context, open, slips, NOTHING_LEARNT)).slips;
+      for (const [i, slip] of opened.entries()) {
+        const item = itemOpened(slip, letter, number, i + 1);
+        const label = opens.find((one) => !items.has(one.id) && overlap(squash(one.quote), squash(item.quote)) >= 0.5);
+        if (label) items.set(label.id, item);
+      }
+      for (const label of changes) {
+        const item = items.get(label.item);
+        if (item) applyTo(item, { change: label.change, due: label.due[0] ?? null, owner: label.owner });
+      }
+    }
+  }
+  return examples;
+}
+
+const taught = new Map<string, Promise<Example[]>>();
+
+function examplesFrom(set: ConversationSet): Promise<Example[]> {
+  const known = taught.get(set) ?? taughtBy(set);
+  taught.set(set, known);
+  return known;
+}
+
+let answers: Promise<Example[]> | null = null;
+
+async function answerExamples(): Promise<Example[]> {
+  return (await labelledAnswers()).flatMap(({ context, item, rival, change, quote }) =>
+    examplesOf(context, rival ? [item, rival] : [item], (one, segment) =>
+      one === item && overlap(squash(quote), squash(segment.text)) >= 0.5 ? change : null,
+    ),
+  );
+}
+
+/** Strengths of the penalty for telling whether, and what, a segment changes; found by leaving out one set after the other. */
+const WHETHER = 8;
+const WHAT = 3.3;
+
+/** Learns the weights of following from all labelled answers and conversations but those of one set. */
+export async function learnFollowing(leftOut: ConversationSet | null): Promise<FollowingWeights> {
+  answers ??= answerExamples();
+  const sets = CONVERSATION_SETS.filter((set) => set !== leftOut);
+  const examples = [...(await answers), ...(await Promise.all(sets.map(examplesFrom))).flat()];
+  return {
+    whether: learn(
+      examples.map(({ found, is }) => ({ found, is: Math.min(is, 1) })),
+      2,
+      WHETHER,
+    ),
+    what: learn(
+      examples.flatMap(({ found, is }) => (is === 0 ? [] : [{ found, is: is - 1 }])),
+      CHANGES.length,
+      WHAT,
+    ),
+  };
+}

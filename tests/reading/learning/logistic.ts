@@ -1,0 +1,83 @@
+/** One example: the names of what was found, and the number of its class. */
+export interface Example {
+  readonly found: readonly string[];
+  readonly is: number;
+}
+
+/** Weights of a multinomial logistic regression: one for each class. */
+export interface Logistic {
+  readonly bias: readonly number[];
+  readonly weights: Readonly<Record<string, readonly number[]>>;
+}
+
+/** Names seen in fewer examples are left out: they say more of one sentence than of how people write. */
+const FEWEST = 5;
+
+const ROUNDS = 400;
+const STEP = 0.08;
+
+function softmax(scores: Float64Array): void {
+  const most = Math.max(...scores);
+  let sum = 0;
+  for (let i = 0; i < scores.length; i += 1) sum += scores[i] = Math.exp(scores[i]! - most);
+  for (let i = 0; i < scores.length; i += 1) scores[i]! /= sum;
+}
+
+/**
+ * Learns a multinomial logistic regression with an L2 penalty (Berger, Della Pietra & Della Pietra 1996, "A maximum entropy
+ * approach to natural language processing"), by gradient descent with Adam (Kingma & Ba 2015). The same examples give the
+ * same weights.
+ * @param strength of the penalty: that of half the squared weights, divided by the number of examples
+ */
+export function learn(examples: readonly Example[], classes: number, strength: number): Logistic {
+  const counts = new Map<string, number>();
+  for (const { found } of examples) for (const name of new Set(found)) counts.set(name, (counts.get(name) ?? 0) + 1);
+  const names = [...counts].flatMap(([name, count]) => (count >= FEWEST ? [name] : [])).sort();
+  const place = new Map(names.map((name, i) => [name, i]));
+  const rows = examples.map(({ found, is }) => ({
+    at: Uint32Array.from([...new Set(found)].flatMap((name) => place.get(name) ?? [])),
+    is,
+  }));
+  // The last row holds the biases.
+  const size = (names.length + 1) * classes;
+  const weights = new Float64Array(size);
+  const slope = new Float64Array(size);
+  const mean = new Float64Array(size);
+  const spread = new Float64Array(size);
+  const bias = names.length * classes;
+  const scores = new Float64Array(classes);
+  for (let round = 1; round <= ROUNDS; round += 1) {
+    for (let i = 0; i < bias; i += 1) slope[i] = (strength * weights[i]!) / examples.length;
+    slope.fill(0, bias);
+    for (const { at, is } of rows) {
+      for (let k = 0; k < classes; k += 1) {
+        let score = weights[bias + k]!;
+        for (const name of at) score += weights[name * classes + k]!;
+        scores[k] = score;
+      }
+      softmax(scores);
+      scores[is]! -= 1;
+      for (let k = 0; k < classes; k += 1) {
+        const share = scores[k]! / examples.length;
+        slope[bias + k]! += share;
+        for (const name of at) slope[name * classes + k]! += share;
+      }
+    }
+    const step = STEP * (1 - round / (ROUNDS + 1));
+    for (let i = 0; i < size; i += 1) {
+      mean[i] = 0.9 * mean[i]! + 0.1 * slope[i]!;
+      spread[i] = 0.999 * spread[i]! + 0.001 * slope[i]! ** 2;
+      weights[i]! -= (step * (mean[i]! / (1 - 0.9 ** round))) / (Math.sqrt(spread[i]! / (1 - 0.999 ** round)) + 1e-9);
+    }
+  }
+  const rounded = (from: number) =>
+    Array.from(weights.subarray(from, from + classes), (weight) => Math.round(weight * 100) / 100 || 0);
+  return {
+    bias: rounded(bias),
+    weights: Object.fromEntries(
+      names
+        .map((name, i) => [name, rounded(i * classes)] as const)
+        .filter(([, own]) => own.some((weight) => Math.abs(weight) >= 0.02)),
+    ),
+  };
+}
