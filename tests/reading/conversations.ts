@@ -45,6 +45,7 @@ export const CONVERSATION_SETS = [
   "conversations-k",
   "conversations-l",
   "conversations-m",
+  "conversations-n",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 

@@ -51,6 +51,7 @@ describe("labelled letters", () => {
     ["conversations-k", 38, 49, 0.5],
     ["conversations-l", 34, 47, 0.5],
     ["conversations-m", 25, 37, 0.6],
+    ["conversations-n", 26, 33, 0.7],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(
