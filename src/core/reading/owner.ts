@@ -28,7 +28,7 @@ const ANYBODY =
   /(?:^(?:(?:and|but|so|then|also|please)[\s,]+)*|\b(?:could|can|would|will|should|has|is|does)\s+)(?:someone|somebody|anyone|anybody|whoever|everyone|everybody)\b|\b(?:one|any|all|each|both|who|which|how many|some|none) of you\b/i;
 
 const TEAM_WIDE =
-  /\b(?:someone|somebody|anyone|one of you|any of you|(?<!(?:whether|if|that|what|how|when|because|could|can|may|shall) )we (?:need(?! (?:the|an?|your|some|another|one|two|three|more|\d+)\b)|must|should|have)|the team|everyone|all of you|whoever)\b/i;
+  /\b(?:someone|somebody|anyone|one of you|any of you|(?<!(?:whether|if|that|what|how|when|because|could|can|may|shall) )we (?:need(?! (?:the|an?|your|some|another|one|two|three|more|\d+)\b)|must|should(?! (?:like|appreciate|welcome|prefer|be (?:very |most )?(?:glad|grateful|pleased|obliged|happy|thankful)))|have)|the team|everyone|all of you|whoever)\b/i;
 
 /** Who has to act on a clause: named, addressed, or, where the letter has one addressee, "you". Null where nobody is. */
 export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null, ground: LetterGround): Person | null {

@@ -180,6 +180,11 @@ function reasonOf(
   return [rule.name, who, due && `“${due.words}”`].filter(Boolean).join(", ");
 }
 
+/** A clause without the name with which it begins. */
+function behindName(clause: Clause): Clause {
+  return { ...clause, text: clause.text.replace(/^[^,:–—-]{1,60}[,:–—-]\s*/, "") };
+}
+
 /** A title of one word ("Choose") says too little without what the letter is about. */
 function withSubject(title: string, subject: string): string {
   const about = baseSubject(subject);
@@ -212,10 +217,12 @@ export function readLetter(
   let lastDue: DueFound | null = null;
   let addressee: { person: Person; block: number } | null = null;
   for (const clause of clausesIn(letter.text, parts)) {
-    const called = calledAt(clause.text, everyone) ?? (clause.lead ? calledAt(clause.lead, everyone) : null);
+    const calledHere = calledAt(clause.text, everyone);
+    const called = calledHere ?? (clause.lead ? calledAt(clause.lead, everyone) : null);
     if (called) addressee = { person: called, block: clause.block };
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
-    const found = kindOf(clause, ground, rules);
+    // "ruben, count what is left": the order stands behind the name.
+    const found = kindOf(clause, ground, rules) ?? (calledHere ? kindOf(behindName(clause), ground, rules) : null);
     if (!found || slips.length >= MOST_SLIPS) continue;
     // Trouble has no due date: its days are not looked for.
     const dates = found.kind === "trouble" ? [] : findDates(clause.text, from, settings.calendar, settings.figures);

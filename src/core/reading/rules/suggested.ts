@@ -23,6 +23,7 @@ const SUGGESTED = phrases(`
   (?:i|we) (?:really |do |still )?think (?:that )?(?:you|we|someone|somebody|one of you) (?:should|ought to|had better|must|need to|could)
   (?:i|we)(?: still| eagerly| now)? (?:await|are awaiting|am awaiting|'re awaiting|'m awaiting) (?:your|the|a)
   (?:demands?|requests?|insists?|requires?|asks?) that (?:you|we|the|all|every|this|it|they|he|she|no)
+  what you (?:could|can|might|should)(?: also)? do(?: \\p{L}+){0,3} is
   (?:perhaps|maybe|if) \\p{L}+ (?:has|have|finds?|had) (?:the )?(?:time|a moment|a minute) to
   (?:do you have|have you|have you got) (?:the time|time|a moment|a minute|five minutes|an hour) (?:to|for)
   you (?:can|may|could)(?: now)? (?:go ahead|proceed|carry on|start) with

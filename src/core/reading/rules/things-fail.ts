@@ -65,6 +65,9 @@ const TURNS = phrases(`
   (?:doesn't|does not|don't|do not|didn't|did not) (?:work|hold|fit|stick|close|shut|lock|start|add up|match|arrive|dry|stretch|reach|cover|stop|respond|react|heat|cool|drain|cut|ring|switch|run|show up|look right|taste right|pay|turn up|get here|go in|seal|balance)
   (?:both|two|three|all|our|the|one|front|rear|back|tyres?|tires?|battery|batteries) (?:\\p{L}+ )?(?:is|are|was|were|went|has gone|have gone) (?:flat|blunt|bent|crooked|stiff|unsafe|mouldy|moldy|sour|stale|cloudy|dead|empty|bone dry|loose|wobbly|filthy|infested|unusable|waterlogged|overgrown|illegible|bust|buckled|charred|scorched|soggy|wrecked)
   (?:mould|mold|dry rot|wet rot|rising damp|woodworm|mice|rats|moths|cockroaches|bedbugs|head lice|lice|vermin|weevils|blight|mildew|fungus|an infestation|an infection|an outbreak|asbestos|legionella|salmonella)(?= |[.,;!]|$)(?! (?:trap|resistant|proof|free|control|treatment))
+  (?:found|discovered|bit on|came across) (?:a |an |some |bits of |pieces of |splinters of |traces of )?(?:metal|glass|plastic|dead|rusty|mouldy|foreign|broken|sharp|blood|hair)
+  (?:wasps?'?|wasps' |hornets?'?|ants?'?|rats?'?|mouse|bees'?) nests?
+  (?:got|was|were|been|is|are) (?:stung|bitten|injured|hurt|scalded|attacked|robbed|mugged)
   had to (?:be )?(?:throw|thrown|scrap|scrapped|bin|binned|redo|redone|repeat|repeated|cancel|cancelled|destroy|destroyed|abandon|abandoned|turn (?:people|guests|them)|send (?:people|guests|them|it) (?:home|back)|close|shut|evacuate|stop|be (?:towed|rescued|withdrawn|recalled|put down))
   (?:went|gone|goes|go) (?:astray|missing|wrong|haywire|to waste|up in flames|belly up|off the rails|pear-shaped|bust|under|bankrupt)
   (?:vanished|disappeared|nowhere to be found|unaccounted for|mislaid|misplaced|gone walkabout)
