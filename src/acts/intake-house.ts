@@ -23,7 +23,7 @@ export async function intakeHouse(db: Database): Promise<IntakeHouse> {
   }>(db, sql`select zone, working_days as "workingDays", holidays, figures from organisation limit 1`);
   const team = await rowsOf<{ id: string; name: string; address: string; nicknames: string[] }>(
     db,
-    sql`select id, name, address, nicknames from person`,
+    sql`select id, name, address, nicknames from person where left_on is null`,
   );
   const projects = await rowsOf<{ id: string; firmId: string | null; name: string; words: string[] }>(
     db,

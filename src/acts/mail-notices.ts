@@ -208,7 +208,7 @@ export async function mailNotices(db: Database, base: string, now: number): Prom
     const members = await rowsOf<Member>(
       tx,
       sql`select p.id, p.name, p.address, p.zone, p.notice_mail as "noticeMail", p.digest_times as "digestTimes" from person p
-        where p.notice_mail <> 'never' and exists (select 1 from notice n where n.person_id = p.id and n.seen_at is null and n.mailed_at is null)`,
+        where p.notice_mail <> 'never' and p.left_on is null and exists (select 1 from notice n where n.person_id = p.id and n.seen_at is null and n.mailed_at is null)`,
     );
     let count = 0;
     for (const member of members) {

@@ -35,6 +35,7 @@ import { followingTasks } from "./next-of-series";
 import { keepTakenBack } from "./taken-back";
 import { tellPeople } from "./tell-people";
 import { tellScreens } from "./tell-screens";
+import { refusedForWhoLeft } from "./who-left";
 import { writeRows } from "./write-rows";
 
 /** Every act by its name. A name of the history without an act does not compile. */
@@ -118,6 +119,8 @@ export async function perform(
   if (earlier) return earlier;
   try {
     const performed = await db.transaction(async (tx) => {
+      const gone = await refusedForWhoLeft(tx, actor, input);
+      if (gone) throw new Refused({ code: "invalid", why: gone });
       const answer = await ACTS[name].run(tx, actor, input);
       if ("wrongInput" in answer)
         throw new Refused({
@@ -126,6 +129,9 @@ export async function perform(
         });
       const { outcome } = answer;
       if (!outcome.ok) throw new Refused(outcome.refusal);
+      // What is taken back could give a task to somebody who has left meanwhile.
+      const back = outcome.undoes === undefined ? null : await refusedForWhoLeft(tx, actor, outcome.writes);
+      if (back) throw new Refused({ code: "invalid", why: back });
       if (outcome.writes.length === 0) return { ok: true as const, entryId: null, made: [], about: outcome.about };
       const following = outcome.undoes === undefined ? await followingTasks(tx, actor, outcome.writes) : [];
       const made = [...(outcome.made ?? []), ...following.map((write) => write.id)];

@@ -76,7 +76,7 @@ export async function tellPeople(db: Database, actor: Actor, entry: Entry): Prom
     ),
   );
   if (ids.size === 0) return;
-  const members = await team(db);
+  const members = (await team(db)).filter((one) => !one.leftOn);
   for (const taskId of ids) {
     const row = await rowAsValues(db, "task", taskId);
     if (!row) continue;

@@ -69,6 +69,8 @@ export const person = pgTable("person", {
   quietUntil: text("quiet_until"),
   /** They closed their day: quiet until then. */
   closedUntil: instant("closed_until"),
+  /** The day on which they left the team; from then on nothing is given to them, and they cannot sign in. */
+  leftOn: date("left_on"),
 });
 
 /** A firm outside: a client or a supplier. */

@@ -34,7 +34,7 @@ function isProved(envelope: Envelope, trustedPeers: ReadonlySet<string>): boolea
 async function writerOf(db: Database, letterId: string, isSure: boolean): Promise<Writer | null> {
   const [row] = await rowsOf<{ personId: string | null; isKnown: boolean; automatic: string | null }>(
     db,
-    sql`select (select id from person where address = l.from_address) as "personId", l.automatic,
+    sql`select (select id from person where address = l.from_address and left_on is null) as "personId", l.automatic,
         exists (select 1 from correspondent k where k.address = l.from_address and k.firm_id is not null)
           or exists (select 1 from letter x where x.from_address = l.from_address and x.id <> l.id) as "isKnown"
       from letter l where l.id = ${letterId}`,

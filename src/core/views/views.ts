@@ -23,6 +23,8 @@ export interface PersonView {
   readonly nicknames: readonly string[];
   /** They are away now: the day on which they are back, and who covers. */
   readonly away: { readonly backDay: Day; readonly coverId: string | null } | null;
+  /** The day on which they left the team; null while they are of it. */
+  readonly leftOn?: Day | null;
 }
 
 /** Somebody outside. */

@@ -32,7 +32,7 @@ export async function feedOwner(
 ): Promise<{ id: string; name: string; zone: string | null } | null> {
   const [row] = await rowsOf<{ id: string; name: string; zone: string | null }>(
     db,
-    sql`select id, name, zone from person where feed_key = ${key}`,
+    sql`select id, name, zone from person where feed_key = ${key} and left_on is null`,
   );
   return row ?? null;
 }

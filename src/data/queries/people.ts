@@ -5,7 +5,7 @@ import type { Database } from "../engine/database";
 import { maySeeCorrespondent, maySeeProject, type Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";
 
-const PERSON = sql`p.id, p.name, p.initials, p.address, p.work, p.nicknames,
+const PERSON = sql`p.id, p.name, p.initials, p.address, case when p.left_on is null then p.work else 'left on ' || to_char(p.left_on, 'FMDD FMMonth YYYY') end as work, p.nicknames, p.left_on::text as "leftOn",
   (select jsonb_build_object('backDay', a.back_day, 'coverId', a.cover_id) from away a where a.person_id = p.id and a.state = 'on' limit 1) as away`;
 
 /** Everybody of the team, by name. */
@@ -17,7 +17,7 @@ export async function team(db: Database): Promise<PersonView[]> {
 export async function personOfUser(db: Database, userId: string): Promise<(PersonView & { isLead: boolean }) | null> {
   const [row] = await rowsOf<PersonView & { isLead: boolean }>(
     db,
-    sql`select ${PERSON}, p.is_lead as "isLead" from person p where p.user_id = ${userId}`,
+    sql`select ${PERSON}, p.is_lead as "isLead" from person p where p.user_id = ${userId} and p.left_on is null`,
   );
   return row ?? null;
 }

@@ -1,0 +1,47 @@
+import { sql } from "drizzle-orm";
+import type { Day } from "../core/time/day";
+import { dayOf } from "../core/time/moment";
+import { sayDay } from "../core/time/say-day";
+import type { Database } from "../data/engine/database";
+import { rowsOf } from "../data/rows";
+import type { Actor } from "./act";
+
+/** Fields of acts that name somebody of the team. */
+const NAMES_SOMEBODY = new Set(["toId", "toIds", "ownerId", "personId", "coverId"]);
+
+/** Ids of people that an input names, however deep. */
+function namedIn(input: unknown, isNamed = false): string[] {
+  if (typeof input === "string") return isNamed ? [input] : [];
+  if (Array.isArray(input)) return input.flatMap((one) => namedIn(one, isNamed));
+  if (typeof input !== "object" || input === null) return [];
+  return Object.entries(input).flatMap(([name, value]) =>
+    // How it was is named too, and asks for nothing.
+    name === "was"
+      ? []
+      : NAMES_SOMEBODY.has(name)
+        ? namedIn(value, true)
+        : typeof value === "object"
+          ? namedIn(value)
+          : [],
+  );
+}
+
+const IS_ID = /^[\da-f]{8}(?:-[\da-f]{4}){3}-[\da-f]{12}$/i;
+
+/** Why an act is refused because somebody has left: whoever does it, or whoever is given something. Null where nobody has. */
+export async function refusedForWhoLeft(
+  db: Database,
+  { personId, now }: Actor,
+  input: unknown,
+): Promise<string | null> {
+  const ids = [...new Set([personId, ...namedIn(input)])].filter((id) => IS_ID.test(id));
+  const rows = await rowsOf<{ id: string; name: string; leftOn: Day }>(
+    db,
+    sql`select id, name, left_on::text as "leftOn" from person where left_on is not null and id in ${ids}`,
+  );
+  const [left] = rows;
+  if (!left) return null;
+  return left.id === personId
+    ? "You are no longer a member here. Nothing was changed."
+    : `${left.name} left on ${sayDay(left.leftOn, dayOf({ at: now, zone: "UTC" }))}. Nothing was changed; your words are still in the field.`;
+}
