@@ -1,18 +1,6 @@
-const COUNTED = [
-  "no",
-  "one",
-  "two",
-  "three",
-  "four",
-  "five",
-  "six",
-  "seven",
-  "eight",
-  "nine",
-  "ten",
-  "eleven",
-  "twelve",
-];
+import { ONE_TO_TWELVE } from "../time/one-to-twelve";
+
+const COUNTED = ["no", ...ONE_TO_TWELVE];
 const IN_FIGURES =
   /(?<![\d.:/-])\b(\d{1,5})\b(?!(?:st|nd|rd|th|[:./-]\d| (?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)))/i;
 const IN_WORDS = new RegExp(`\\b(${COUNTED.join("|")})\\b`, "i");

@@ -1,3 +1,4 @@
+import { ONE_TO_TWELVE } from "../one-to-twelve";
 /** A time found in words: where it stands and what the clock would show. */
 export interface FoundTime {
   readonly start: number;
@@ -16,24 +17,9 @@ const NAMED: readonly (readonly [RegExp, string])[] = [
   ],
 ];
 
-const SPOKEN_HOURS = [
-  "one",
-  "two",
-  "three",
-  "four",
-  "five",
-  "six",
-  "seven",
-  "eight",
-  "nine",
-  "ten",
-  "eleven",
-  "twelve",
-];
-
 /** "at ten", "by half past nine", "ten o'clock": an hour in words needs a word before or after it that makes it one. */
 const SPOKEN = new RegExp(
-  `\\b(?:(?:at|by|before|from|until|till) (half past |quarter past |quarter to )?(${SPOKEN_HOURS.join("|")})(?: o['’]?clock)?\\b(?! (?:days?|weeks?|months?|hours?|minutes?|of|per))|(${SPOKEN_HOURS.join("|")}) o['’]?clock\\b|(half past|quarter past|quarter to) (${SPOKEN_HOURS.join("|")})\\b)`,
+  `\\b(?:(?:at|by|before|from|until|till) (half past |quarter past |quarter to )?(${ONE_TO_TWELVE.join("|")})(?: o['’]?clock)?\\b(?! (?:days?|weeks?|months?|hours?|minutes?|of|per))|(${ONE_TO_TWELVE.join("|")}) o['’]?clock\\b|(half past|quarter past|quarter to) (${ONE_TO_TWELVE.join("|")})\\b)`,
   "gi",
 );
 
@@ -43,7 +29,7 @@ function officeHour(hour: number): number {
 }
 
 function fromSpoken(match: RegExpExecArray): string {
-  const hour = officeHour(SPOKEN_HOURS.indexOf((match[2] ?? match[3] ?? match[5])!.toLowerCase()) + 1);
+  const hour = officeHour(ONE_TO_TWELVE.indexOf((match[2] ?? match[3] ?? match[5])!.toLowerCase()) + 1);
   const part = match[4] ? `${match[4].toLowerCase()} ` : (match[1]?.toLowerCase() ?? "");
   if (part.startsWith("half")) return `${pad(hour)}:30`;
   if (part.endsWith("past ")) return `${pad(hour)}:15`;
