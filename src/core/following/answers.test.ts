@@ -114,6 +114,16 @@ describe("an answer held against tasks", () => {
     );
     expect([machine.found, contextOf(machine.letter, people, sent, PLAIN_READING)]).toEqual([[], null]);
   });
+  test.each([
+    ["one long word", "a".repeat(50_000)],
+    ["one short word many times", "is ".repeat(20_000)],
+    ["participles without an end", "signed and ".repeat(5_000)],
+    ["stops and marks", `Done${".!".repeat(20_000)}x`],
+    ["figures", "1 2,3:4 ".repeat(6_000)],
+  ])("comes to an end with %s", async (_, text) => {
+    const { found } = await answerOf(text, [task("Vellum price"), task("Ledger list")]);
+    expect(found.length).toBeLessThan(10);
+  });
   test("a title as long as they get is cut to what a task may have", async () => {
     const { found } = await answerOf("Attached.", [task("x".repeat(300))]);
     expect(found[0]!.title).toHaveLength(300);

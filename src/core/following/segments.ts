@@ -24,6 +24,9 @@ const NUMBER = /^\(?(\d{1,2})\s?[:.)]\s+/;
 /** Characters of quoted text right above an answer that are looked at. */
 const QUOTED_ABOVE = 600;
 
+/** Characters of the longest segment; nobody needs more to say what has become of a thing. */
+const LONGEST = 1_000;
+
 /** Cuts the new text of a letter into segments, in the order of the text. */
 export function segmentsOf(text: string, parts: readonly TextPart[]): Segment[] {
   const segments: Segment[] = [];
@@ -41,7 +44,7 @@ export function segmentsOf(text: string, parts: readonly TextPart[]): Segment[] 
     for (const cut of [...cuts, null]) {
       const end = cut ? cut.index : raw.length;
       const piece = raw.slice(at, end);
-      if (piece.trim() !== "") {
+      if (piece.trim() !== "" && piece.length <= LONGEST) {
         const start = clause.start + at + (piece.length - piece.trimStart().length);
         segments.push({
           start,

@@ -114,7 +114,8 @@ function sentencesOf(text: string, block: Block): { start: number; end: number }
   // Some people write without capitals: then a full stop alone ends a sentence.
   const usesCapitals = !/^[a-z]/.test(flat);
   const sentences: { start: number; end: number }[] = [];
-  const ends = /[.?!…]+["'”’)]*(?=\s|$)/g;
+  // From the first mark of a run on: from each, a run of thousands would take for ever.
+  const ends = /(?<![.?!…])[.?!…]+["'”’)]*(?=\s|$)/g;
   let start = 0;
   for (const match of flat.matchAll(ends)) {
     const end = match.index + match[0].length;

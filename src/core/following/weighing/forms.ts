@@ -14,7 +14,7 @@ const PASSIVE = new RegExp(
 const PAST =
   /^(?:(?:and|but|so|\w+|the \w+|our \w+|my \w+)\s+)?(?:(?:just|already|also|only|all)\s+)?(?:\w{2,}ed|went|came|left|sent|did|made|put|took|told|spoke|wrote|rang|had|got|found|gave|brought|drove|bought|sold|paid|met|saw|said|was|were|felt|kept|held|let|lent|ran|stood|set|began|broke|fell|hung|cut|read)\b/i;
 const PARTICIPLE_FIRST = new RegExp(`^(?:(?:all|both|now|already|just)\\s+)?(?:${PARTICIPLE})\\b`, "i");
-const PARTICIPLE_LAST = new RegExp(`(?:${PARTICIPLE}|gone)[.!]*$`, "i");
+const PARTICIPLE_LAST = new RegExp(`\\b(?:${PARTICIPLE}|gone)[.!]*$`, "i");
 const NEGATED = /\b(?:not|no|never|none|nobody|nothing|neither|nor|cannot|without)\b|n['’]t\b/i;
 const CAN_NOT = /\b(?:can(?:not|['’]t| not)|could(?:n['’]t| not)|won['’]t|unable|may not|not able)\b/i;
 export const SORRY = /\b(?:sorry|afraid|unfortunately|sadly|regret|apolog\w+|alas)\b/i;
