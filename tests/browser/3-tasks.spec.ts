@@ -60,8 +60,11 @@ test("owner, due, priority and state are changed in the list itself, and undone"
     .getByRole("listitem")
     .filter({ hasText: "Winter tyres" });
   const pick = async (word: RegExp, typed: string) => {
-    await row.getByRole("button", { name: word }).click();
-    await expect(page.locator("input:focus")).toBeVisible();
+    // The list may be drawn anew at the moment of the click.
+    await expect(async () => {
+      await row.getByRole("button", { name: word }).click();
+      await expect(page.locator("input:focus")).toBeVisible({ timeout: 2_000 });
+    }).toPass();
     await page.keyboard.type(typed);
     await page.keyboard.press("Enter");
   };

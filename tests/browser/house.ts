@@ -6,6 +6,15 @@ export async function comeInAs(page: Page, name = "Ines Valdarno", path = "/sort
   await page.getByRole("button", { name: new RegExp(name) }).click();
   await page.waitForURL((url) => !url.pathname.startsWith("/sign-in"));
   await expect(page.getByRole("navigation", { name: "Stations" })).toBeVisible();
+  await isAwake(page);
+}
+
+/** Waits until the page answers to clicks: what the server drew is there before (React marks each element that it has taken over). */
+async function isAwake(page: Page): Promise<void> {
+  await page.waitForFunction(() => {
+    const all = [...document.querySelectorAll("header a, main button")];
+    return all.every((one) => Object.keys(one).some((key) => key.startsWith("__react")));
+  });
 }
 
 /** The row of Sort that is here. */
