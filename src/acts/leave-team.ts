@@ -3,6 +3,7 @@ import { dayOf } from "../core/time/moment";
 import type { Database } from "../data/engine/database";
 import { theOrganisation } from "../data/queries/people";
 import { rowsOf } from "../data/rows";
+import { revokeMailbox } from "./mailboxes";
 import { perform } from "./perform";
 import { tellScreens } from "./tell-screens";
 
@@ -18,24 +19,44 @@ interface OpenTask {
   readonly id: string;
   readonly reference: string;
   readonly isGiven: boolean;
+  /** Somebody outside has to act; who leaves only waits for them. */
+  readonly isWait: boolean;
 }
 
 function openTasksOf(db: Database, personId: string): Promise<OpenTask[]> {
   return rowsOf<OpenTask>(
     db,
-    sql`select id, fruit || ' ' || number as reference, coalesce(chain->-1->>'to', '') = owner_id::text as "isGiven"
+    sql`select id, fruit || ' ' || number as reference, coalesce(chain->-1->>'to', '') = owner_id::text as "isGiven", side = 'theirs' as "isWait"
       from task where owner_id = ${personId} and state in ('to begin', 'under way') order by number`,
   );
 }
 
-/** Gives a task of somebody who leaves back to who gave it; what nobody gave has no owner from then on. */
+/** Whoever leads and stays; where nobody does, another member who can sign in. */
+async function whoStays(db: Database, personId: string): Promise<string | null> {
+  const [row] = await rowsOf<{ id: string }>(
+    db,
+    sql`select id from person where id <> ${personId} and left_on is null order by is_lead desc, user_id is null, id limit 1`,
+  );
+  return row?.id ?? null;
+}
+
+/**
+ * Gives a task of somebody who leaves back to who gave it; what nobody gave has no owner from then on. A wait needs somebody
+ * who waits: it goes to whoever leads.
+ */
 async function giveBack(
   db: Database,
   personId: string,
   now: number,
-  { id, isGiven }: OpenTask,
+  { id, isGiven, isWait }: OpenTask,
 ): Promise<string | null> {
   const actor = { personId, now };
+  if (isWait) {
+    const toId = await whoStays(db, personId);
+    if (!toId) return "nobody is left who could wait for it.";
+    const handed = await perform(db, actor, "hand over", { taskId: id, toIds: [toId], note: "I leave the team." });
+    return handed.ok ? null : handed.says;
+  }
   const done = isGiven
     ? await perform(db, actor, "hand back", { taskId: id, reason: "leaves the team" })
     : await perform(db, actor, "change task", {
@@ -47,8 +68,8 @@ async function giveBack(
 }
 
 /**
- * Somebody leaves the team. What they have goes back to who gave it, or stands without an owner, each with its entry in the
- * history; their mailboxes are read no more, they cannot sign in, and nothing can be given to them. What they wrote stays.
+ * Somebody leaves the team. What they have goes back to who gave it, or stands without an owner, and what they wait for goes
+ * to whoever leads, each with its entry in the history; their mailboxes are read no more, they cannot sign in, and nothing can be given to them. What they wrote stays.
  */
 export async function leaveTeam(db: Database, address: string, now: number): Promise<Left> {
   const [who] = await rowsOf<{ id: string; name: string; userId: string | null; isLast: boolean; hasLeft: boolean }>(
@@ -79,9 +100,6 @@ export async function leaveTeam(db: Database, address: string, now: number): Pro
       );
       if (rows.length === 0) return false;
       await tx.execute(sql`update away set cover_id = null where cover_id = ${who.id} and ended_at is null`);
-      await tx.execute(
-        sql`update mailbox m set is_revoked = true from way_in w where w.id = m.way_in_id and w.owner_id = ${who.id}`,
-      );
       if (who.userId) {
         await tx.execute(sql`delete from session where user_id = ${who.userId}`);
         await tx.execute(sql`delete from account where user_id = ${who.userId}`);
@@ -89,6 +107,11 @@ export async function leaveTeam(db: Database, address: string, now: number): Pro
       return true;
     });
     if (isOut) {
+      const own = await rowsOf<{ id: string }>(
+        db,
+        sql`select m.id from mailbox m join way_in w on w.id = m.way_in_id where w.owner_id = ${who.id} and not m.is_revoked`,
+      );
+      for (const { id } of own) await revokeMailbox(db, { personId: who.id }, id);
       tellScreens();
       return { ok: true, name: who.name, tasks };
     }

@@ -35,7 +35,7 @@ import { followingTasks } from "./next-of-series";
 import { keepTakenBack } from "./taken-back";
 import { tellPeople } from "./tell-people";
 import { tellScreens } from "./tell-screens";
-import { refusedForWhoLeft } from "./who-left";
+import { refusedForOwnerWhoLeft, refusedForWhoLeft } from "./who-left";
 import { writeRows } from "./write-rows";
 
 /** Every act by its name. A name of the history without an act does not compile. */
@@ -129,14 +129,13 @@ export async function perform(
         });
       const { outcome } = answer;
       if (!outcome.ok) throw new Refused(outcome.refusal);
-      // What is taken back could give a task to somebody who has left meanwhile.
-      const back = outcome.undoes === undefined ? null : await refusedForWhoLeft(tx, actor, outcome.writes);
-      if (back) throw new Refused({ code: "invalid", why: back });
       if (outcome.writes.length === 0) return { ok: true as const, entryId: null, made: [], about: outcome.about };
       const following = outcome.undoes === undefined ? await followingTasks(tx, actor, outcome.writes) : [];
       const made = [...(outcome.made ?? []), ...following.map((write) => write.id)];
       const about = [...outcome.about, ...following.map((write) => write.id)];
       const changes = await writeRows(tx, [...outcome.writes, ...following]);
+      const withNobody = await refusedForOwnerWhoLeft(tx, actor, changes);
+      if (withNobody) throw new Refused({ code: "invalid", why: withNobody });
       await keepTakenBack(tx, actor, changes);
       const entryId = newId(actor.now);
       const forId = await forWhom(tx, actor, changes);

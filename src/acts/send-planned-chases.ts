@@ -54,7 +54,7 @@ export async function sendPlannedChases(db: Database, now: number): Promise<numb
       taskId: id,
     } as const;
     const [row] = (await waitingPage(db, viewer, look, null, at)).rows;
-    const sender = (await team(db)).find((one) => one.id === plan.byId);
+    const sender = (await team(db)).find((one) => one.id === plan.byId && !one.leftOn);
     if (!row?.from || !row.isOutside || !sender) {
       await keepPlan(db, id, null);
       continue;

@@ -1,4 +1,5 @@
 import { sql } from "drizzle-orm";
+import type { Change } from "../core/tasks/outcome";
 import type { Day } from "../core/time/day";
 import { dayOf } from "../core/time/moment";
 import { sayDay } from "../core/time/say-day";
@@ -28,20 +29,45 @@ function namedIn(input: unknown, isNamed = false): string[] {
 
 const IS_ID = /^[\da-f]{8}(?:-[\da-f]{4}){3}-[\da-f]{12}$/i;
 
-/** Why an act is refused because somebody has left: whoever does it, or whoever is given something. Null where nobody has. */
+interface WhoLeft {
+  readonly id: string;
+  readonly name: string;
+  readonly leftOn: Day;
+}
+
+function hasLeft({ name, leftOn }: WhoLeft, now: number): string {
+  return `${name} left on ${sayDay(leftOn, dayOf({ at: now, zone: "UTC" }))}. Nothing was changed`;
+}
+
+/** Why an act is refused because somebody has left: whoever does it, or whoever it names. Null where nobody has. */
 export async function refusedForWhoLeft(
   db: Database,
   { personId, now }: Actor,
   input: unknown,
 ): Promise<string | null> {
   const ids = [...new Set([personId, ...namedIn(input)])].filter((id) => IS_ID.test(id));
-  const rows = await rowsOf<{ id: string; name: string; leftOn: Day }>(
+  const [left] = await rowsOf<WhoLeft>(
     db,
     sql`select id, name, left_on::text as "leftOn" from person where left_on is not null and id in ${ids}`,
   );
-  const [left] = rows;
   if (!left) return null;
   return left.id === personId
     ? "You are no longer a member here. Nothing was changed."
-    : `${left.name} left on ${sayDay(left.leftOn, dayOf({ at: now, zone: "UTC" }))}. Nothing was changed; your words are still in the field.`;
+    : `${hasLeft(left, now)}; your words are still in the field.`;
+}
+
+/** Why it is refused once it is written: a task that is open would be with somebody who has left, as when it is taken up again. */
+export async function refusedForOwnerWhoLeft(
+  db: Database,
+  { now }: Actor,
+  changes: readonly Change[],
+): Promise<string | null> {
+  const ids = changes.flatMap(({ row, id }) => (row === "task" ? [id] : []));
+  if (ids.length === 0) return null;
+  const [left] = await rowsOf<WhoLeft>(
+    db,
+    sql`select p.id, p.name, p.left_on::text as "leftOn" from task t join person p on p.id = t.owner_id
+      where t.id in ${ids} and t.state in ('to begin', 'under way') and p.left_on is not null limit 1`,
+  );
+  return left ? `${hasLeft(left, now)}; give it to somebody else.` : null;
 }

@@ -21,7 +21,7 @@ const HELP = `jam: mail into shared tasks
                                 the day that words mean, one JSON object a phrase
   jam person ADDRESS NAME [--work WHAT]
                                 add a member; the password is asked for on standard input (empty: no sign-in)
-  jam person leave ADDRESS      a member leaves: what they have goes back to who gave it, and they cannot sign in
+  jam person leave ADDRESS      a member leaves: what they have goes back, and they cannot sign in
 `;
 
 async function run(words: readonly string[]): Promise<number> {

@@ -4,10 +4,13 @@ import { leaveTeam } from "@/acts/leave-team";
 import { perform } from "@/acts/perform";
 import { addPerson } from "@/acts/set-up";
 import { takeIn } from "@/acts/take-in";
+import { wayInNamed } from "@/acts/ways-in";
+import { newId } from "@/data/ids";
 import { noticesFor } from "@/data/queries/notices";
 import { team } from "@/data/queries/people";
 import { taskSheet } from "@/data/queries/tasks";
 import { rowsOf } from "@/data/rows";
+import { correspondent } from "@/data/schema";
 import { ENGINES, NOW, rawLetter, type TestHouse, testHouse } from "./test-house";
 
 describe.each(ENGINES)("somebody leaves, on %s", (engine) => {
@@ -32,8 +35,8 @@ describe.each(ENGINES)("somebody leaves, on %s", (engine) => {
     const done = await act(who, name, input);
     return done.ok ? "done" : done.says;
   };
-  const made = async (who: string, title: string, ownerId: string | null) => {
-    const input = { title, ownerId, due: null, priority: "normal", projectId: null, workstreamId: null };
+  const made = async (who: string, title: string, ownerId: string | null, theirsId: string | null = null) => {
+    const input = { title, ownerId, theirsId, due: null, priority: "normal", projectId: null, workstreamId: null };
     const done = await act(who, "make task", input);
     if (!done.ok) throw new Error(done.says);
     return done.made[0]!;
@@ -55,14 +58,30 @@ describe.each(ENGINES)("somebody leaves, on %s", (engine) => {
       was: null,
     });
 
+    const colm = newId();
+    await house.db.insert(correspondent).values({ id: colm, name: "Colm Hartnell", address: "colm@council.example" });
+    const wait = await made(jonah, "Send us the permit", null, colm);
+    const wayInId = await wayInNamed(house.db, "Jonah’s own mailbox", "mailbox", jonah);
+    await house.db.execute(
+      sql`insert into mailbox (id, way_in_id, host, port, security, user_name, secret, folder, on_dealt, made_by, made_at)
+        values (${newId()}, ${wayInId}, 'imap.example', 993, 'tls', 'jonah', 'kept secret', 'INBOX', 'nothing', ${jonah}, now())`,
+    );
+    await house.db.execute(sql`update person set is_lead = true where id = ${house.ines}`);
+
     expect(await leaveTeam(house.db, "JONAH@house.example", clock)).toEqual({
       ok: true,
       name: "Jonah Prewitt",
-      tasks: 2,
+      tasks: 3,
     });
     expect((await sheet(given.slug))?.task.owner).toBeNull();
     expect((await sheet(own.slug))?.task.owner).toBeNull();
     expect((await sheet(finished.slug))?.task.owner?.name).toBe("Jonah Prewitt");
+    expect((await sheet(wait.slug))?.task).toMatchObject({ side: "theirs", owner: { name: "Ines Valdarno" } });
+    const [box] = await rowsOf<{ isRevoked: boolean; secret: string }>(
+      house.db,
+      sql`select is_revoked as "isRevoked", secret from mailbox where user_name = 'jonah'`,
+    );
+    expect(box).toEqual({ isRevoked: true, secret: "" });
     const told = (await noticesFor(house.db, { personId: house.ines }, clock)).notices;
     expect(told.some((one) => one.slug === given.slug && one.what === "handed back")).toBe(true);
 
@@ -78,8 +97,16 @@ describe.each(ENGINES)("somebody leaves, on %s", (engine) => {
       }),
     ).toBe(left);
     expect((await sheet(given.slug))?.task.owner).toBeNull();
+    const stays = "Jonah Prewitt left on Tue 24 Nov. Nothing was changed; give it to somebody else.";
     // Taking back what gave a task to somebody else would give it to them again.
-    expect(await says(house.ines, "undo", { entryId: taken.ok && taken.entryId })).toBe(left);
+    expect(await says(house.ines, "undo", { entryId: taken.ok && taken.entryId })).toBe(stays);
+    expect(
+      await says(house.ines, "change task", {
+        taskId: finished.id,
+        change: { field: "state", to: "to begin" },
+        was: null,
+      }),
+    ).toBe(stays);
     // What was done by them can still be changed by others.
     expect(
       await says(house.ines, "change task", {
