@@ -2,9 +2,10 @@ import { eq, getTableColumns } from "drizzle-orm";
 import type { PgTable } from "drizzle-orm/pg-core";
 import type { Change, Changeable, RowValues, Write } from "../core/tasks/outcome";
 import type { Database } from "../data/engine/database";
-import { comment, conversation, letter, slip, task, thread, workstream } from "../data/schema";
+import { conversation, letter, slip, task, thread, workstream } from "../data/schema";
 import { away } from "../data/schema-days";
 import { posted, postedAt, reminder } from "../data/schema-hearing";
+import { comment } from "../data/schema-history";
 import { outgoing } from "../data/schema-post";
 
 const TABLES = {

@@ -1,6 +1,7 @@
 import { bigint, bigserial, index, integer, jsonb, pgTable, text, timestamp, uuid } from "drizzle-orm/pg-core";
 import type { Change } from "../core/tasks/outcome";
-import { person } from "./schema";
+import type { CommentKind } from "../core/tasks/task";
+import { person, task } from "./schema";
 
 /** What happened: append-only. One entry an act, with every row it changed, before and after. */
 export const history = pgTable(
@@ -41,3 +42,22 @@ export const intake = pgTable("intake", {
   id: integer("id").primaryKey(),
   count: integer("count").notNull(),
 });
+
+/** What people say of a task. */
+export const comment = pgTable(
+  "comment",
+  {
+    id: uuid("id").primaryKey(),
+    taskId: uuid("task_id")
+      .notNull()
+      .references(() => task.id, { onDelete: "cascade" }),
+    personId: uuid("person_id")
+      .notNull()
+      .references(() => person.id),
+    text: text("text").notNull(),
+    /** A note, a call that was made, or what an owner asks back. */
+    kind: text("kind").$type<CommentKind>().notNull().default("note"),
+    at: timestamp("at", { withTimezone: true }).notNull(),
+  },
+  (t) => [index("comment_task").on(t.taskId, t.at)],
+);

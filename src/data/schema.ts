@@ -23,7 +23,6 @@ import type { Bounce, LetterFile, PassedOn, TextPart } from "../core/letters/let
 import type { Envelope, MayWrite, RemotePlace } from "../core/letters/ways";
 import type { Chain } from "../core/tasks/chain";
 import type { Step } from "../core/tasks/steps";
-import type { CommentKind } from "../core/tasks/task";
 import type { ChasePlan } from "../core/waiting/chase-plan";
 import { user } from "./schema-sign-in";
 
@@ -381,22 +380,4 @@ export const task = pgTable(
     index("task_chase_plan").on(t.number).where(sql`chase_plan is not null`),
     check("task_side", sql`(${t.side} = 'ours' and ${t.theirsId} is null) or ${t.side} = 'theirs'`),
   ],
-);
-
-export const comment = pgTable(
-  "comment",
-  {
-    id: uuid("id").primaryKey(),
-    taskId: uuid("task_id")
-      .notNull()
-      .references(() => task.id, { onDelete: "cascade" }),
-    personId: uuid("person_id")
-      .notNull()
-      .references(() => person.id),
-    text: text("text").notNull(),
-    /** A note, a call that was made, or what an owner asks back. */
-    kind: text("kind").$type<CommentKind>().notNull().default("note"),
-    at: instant("at").notNull(),
-  },
-  (t) => [index("comment_task").on(t.taskId, t.at)],
 );

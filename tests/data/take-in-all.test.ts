@@ -5,7 +5,7 @@ import { newId } from "@/data/ids";
 import { insertRows } from "@/data/insert-rows";
 import { find } from "@/data/queries/find";
 import { rowsOf } from "@/data/rows";
-import { comment } from "@/data/schema";
+import { comment } from "@/data/schema-history";
 import { ENGINES, NOW, type TestHouse, testHouse } from "./test-house";
 
 const raw = (id: string, subject: string, text = "Hello.", more = "") =>

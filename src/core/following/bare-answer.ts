@@ -46,3 +46,7 @@ export function bareTargets(left: readonly OpenItem[], text: string): OpenItem[]
   const likest = targets.find((item) => [...stems(item.quote)].some((stem) => said.has(stem)));
   return [likest ?? targets[0]!];
 }
+
+/** An ask that turns to somebody, unlike "the blue one needs another week". */
+export const TURNS_TO =
+  /\b(?:please|kindly|(?:could|can|would|will) (?:you|somebody|someone|one of you)|let (?:me|us)|tell (?:me|us))\b|\?$/i;

@@ -7,6 +7,7 @@ import {
   POINTS_BACK,
   POINTS_TO_WANTED,
   THANKS_ONLY,
+  TURNS_TO,
 } from "./bare-answer";
 import type { FollowContext } from "./context";
 import { ASKER_CUES } from "./cues";
@@ -30,10 +31,6 @@ export interface ChangesFound {
 function isConsequence({ letter }: FollowContext, segment: Segment): boolean {
   return /^so\b/i.test(segment.text) || /\bso\s+$/i.test(letter.text.slice(0, segment.start));
 }
-
-/** An ask that turns to somebody, unlike "the blue one needs another week". */
-const TURNS_TO =
-  /\b(?:please|kindly|(?:could|can|would|will) (?:you|somebody|someone|one of you)|let (?:me|us)|tell (?:me|us))\b|\?$/i;
 
 /** What a letter changes of the items that are open, in the order of the text. */
 export function changesIn(

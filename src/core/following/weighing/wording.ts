@@ -1,4 +1,4 @@
-import { BARE_ANSWER, isAnswerWithPlease, isInterjection, POINTS_BACK, THANKS_ONLY } from "../bare-answer";
+import { BARE_ANSWER, isAnswerWithPlease, isInterjection, POINTS_BACK, THANKS_ONLY, TURNS_TO } from "../bare-answer";
 import { ASKER_CUES, OWNER_CUES } from "../cues";
 import type { OpenItem } from "../item";
 import { numberIn } from "../numbers";
@@ -10,10 +10,6 @@ import { tellingWords } from "../telling-words";
 import { step } from "./bonds";
 import { FORMS, SORRY, timeOf } from "./forms";
 import type { Situation } from "./situation";
-
-/** An ask that turns to somebody, unlike "the blue one needs another week". */
-const TURNS_TO =
-  /\b(?:please|kindly|(?:could|can|would|will|may) (?:you|i|we|somebody|someone|one of you)|let (?:me|us)|tell (?:me|us))\b|\?$/i;
 
 /** What the words of a segment are like, whatever they are said of. */
 export function wordingOf({ segments, slips, statements }: Situation, segment: Segment): string[] {
