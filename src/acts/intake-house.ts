@@ -21,9 +21,9 @@ export async function intakeHouse(db: Database): Promise<IntakeHouse> {
     holidays: string[];
     figures: "dmy" | "mdy";
   }>(db, sql`select zone, working_days as "workingDays", holidays, figures from organisation limit 1`);
-  const team = await rowsOf<{ id: string; name: string; address: string; nicknames: string[] }>(
+  const team = await rowsOf<{ id: string; name: string; address: string; nicknames: string[]; role: string }>(
     db,
-    sql`select id, name, address, nicknames from person where left_on is null`,
+    sql`select id, name, address, nicknames, work as role from person where left_on is null`,
   );
   const projects = await rowsOf<{ id: string; firmId: string | null; name: string; words: string[] }>(
     db,

@@ -1,5 +1,6 @@
 import { type Clause, isSalutation } from "./clauses";
 import { type LetterGround, namedIn } from "./kind-rule";
+import { calledByRole } from "./roles";
 import type { Person, SlipKind } from "./slip";
 
 /** Characters at the head of a letter in which it greets. */
@@ -63,6 +64,8 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
       !/^\s+(?:to|will|can|could|should|must)\b/i.test(clause.text.slice(acting.end));
     if (!isObject) return acting.person;
   }
+  const byRole = calledByRole(clause.text, ground.people.team);
+  if (byRole && byRole.id !== ground.writer?.id) return byRole;
   if (ANYBODY.test(clause.text) && !/\b(?:from you|please you)\b/i.test(clause.text)) return null;
   if (addressee) return addressee;
   const only = ground.to.length === 1 ? ground.to[0]! : (ground.greeted ?? null);

@@ -14,6 +14,8 @@ export interface Person {
   readonly name: string;
   readonly address: string;
   readonly nicknames?: readonly string[];
+  /** What they do in the team, in a word or two: they may be called by it. */
+  readonly role?: string;
 }
 
 /** Everybody who may be meant, and which side they are on. */

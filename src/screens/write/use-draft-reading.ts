@@ -41,7 +41,7 @@ export function useDraftReading(draft: Draft | null, known: readonly Corresponde
   const people = [...(draft?.to ?? []), ...(draft?.cc ?? []), ...known].filter(({ address }) => !ours.has(address));
   const ask: Omit<DraftAsk, "id"> | null = draft && {
     draft,
-    team: team.map(({ name, address, nicknames }) => ({ id: address, name, address, nicknames })),
+    team: team.map(({ name, address, nicknames, work }) => ({ id: address, name, address, nicknames, role: work })),
     outside: [...new Map(people.map((one) => [one.address, asPerson(one)])).values()],
     now,
     settings: { calendar, figures },
