@@ -39,6 +39,7 @@ interface SlipColumns {
   dueTime: string | null;
   dueZone: string | null;
   priority: SlipFacts["priority"];
+  estimate: number | null;
   projectId: string | null;
   workstreamId: string | null;
   state: SlipFacts["state"];
@@ -47,7 +48,7 @@ interface SlipColumns {
 }
 
 const SLIP = sql`s.id, s.conversation_id as "conversationId", s.letter_id as "letterId", s.start, s."end", s.kind, s.title, s.owner_id as "ownerId", s.theirs_id as "theirsId",
-  s.due_day as "dueDay", s.due_time as "dueTime", s.due_zone as "dueZone", s.priority, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state, s.change, s.changes_task_id as "changesTaskId"`;
+  s.due_day as "dueDay", s.due_time as "dueTime", s.due_zone as "dueZone", s.priority, s.estimate, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state, s.change, s.changes_task_id as "changesTaskId"`;
 
 function ownerOf(row: { ownerId: string | null; theirsId: string | null }): Owner {
   return row.theirsId ? { side: "theirs", correspondentId: row.theirsId } : { side: "ours", personId: row.ownerId };
@@ -97,6 +98,7 @@ async function slipFacts(db: Database, actor: Actor, conversationId: string): Pr
     owner: ownerOf(row),
     due: row.dueDay ? { day: row.dueDay, time: row.dueTime, zone: row.dueZone ?? "UTC" } : null,
     priority: row.priority,
+    estimate: row.estimate,
     projectId: row.projectId,
     workstreamId: row.workstreamId,
     state: row.state,
@@ -125,7 +127,7 @@ export async function taskColumns(
 ): Promise<{ columns: RowValues; conversationId: string | null } | null> {
   const [row] = await rowsOf<RowValues & { conversationId: string | null }>(
     db,
-    sql`select t.id, t.title, t.side, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.priority, t.state, t.chain, t.doubt,
+    sql`select t.id, t.title, t.side, t.owner_id as "ownerId", t.theirs_id as "theirsId", t.due_day as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.priority, t.estimate, t.state, t.chain, t.doubt,
       t.project_id as "projectId", t.workstream_id as "workstreamId", t.conversation_id as "conversationId" from task t where t.id = ${taskId} and ${maySeeTask(actor)} for update of t`,
   );
   return row ? { columns: row, conversationId: row.conversationId } : null;

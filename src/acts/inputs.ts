@@ -20,6 +20,7 @@ export const fieldChange = z.discriminatedUnion("field", [
   z.object({ field: z.literal("owner"), to: owner }),
   z.object({ field: z.literal("due"), to: due }),
   z.object({ field: z.literal("priority"), to: priority }),
+  z.object({ field: z.literal("estimate"), to: z.int().nullable() }),
   z.object({ field: z.literal("project"), to: z.object({ projectId: id.nullable(), workstreamId: id.nullable() }) }),
   z.object({ field: z.literal("state"), to: z.enum(TASK_STATES) }),
 ]);

@@ -4,8 +4,10 @@ import type { OpenTask } from "../core/following/task-changes";
 import { idsOf } from "../core/letters/joined-by";
 import { LARGEST_MESSAGE_BYTES } from "../core/letters/mime";
 import type { RemotePlace } from "../core/letters/ways";
+import { type HasteLesson, hasHaste } from "../core/reading/haste";
 import type { Lesson } from "../core/reading/lessons";
 import type { Database } from "../data/engine/database";
+import { hasteFor } from "../data/queries/haste";
 import { lessonsFor } from "../data/queries/lessons";
 import { openTasksAnswered } from "../data/queries/open-tasks";
 import { rowsOf } from "../data/rows";
@@ -73,17 +75,25 @@ export async function parseIncoming(messages: readonly LookedUp[]): Promise<Pars
 export interface Known {
   readonly names: ReadonlyMap<string, string>;
   readonly lessons: readonly Lesson[];
+  readonly haste: readonly HasteLesson[];
   /** Tasks that are open in the conversations that they answer, by Message-ID. */
   readonly openTasks: ReadonlyMap<string, readonly OpenTask[]>;
 }
 
-export async function whatIsKnown(db: Database, parsed: ParsedIncoming, now: number): Promise<Known> {
+export async function whatIsKnown(
+  db: Database,
+  parsed: ParsedIncoming,
+  { calendar }: IntakeHouse,
+  now: number,
+): Promise<Known> {
   const writers = parsed.batch.letters.flatMap((one) => (one.ok && one.letter.from ? [one.letter.from.address] : []));
   const letters = parsed.batch.letters.flatMap((one) => (one.ok ? [one.letter] : []));
+  const inHaste = letters.flatMap(({ from, text }) => (from && hasHaste(text) ? [from.address] : []));
   const answered = letters.flatMap((letter) => idsOf(letter));
   return {
     names: await knownNames(db, parsed),
     lessons: await lessonsFor(db, writers),
+    haste: await hasteFor(db, inHaste, calendar),
     // Also of answers whose program dropped the references, as they will be joined.
     openTasks: await openTasksAnswered(db, answered, await continuedBy(db, letters, now)),
   };

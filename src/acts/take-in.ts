@@ -56,7 +56,7 @@ export async function takeIn(
 ): Promise<TakenIn[]> {
   const house = await intakeHouse(db);
   const parsed = await parseIncoming(await lookUp(db, messages));
-  const read = await readParsed(parsed, house, await whatIsKnown(db, parsed, now), now, isOurs);
+  const read = await readParsed(parsed, house, await whatIsKnown(db, parsed, house, now), now, isOurs);
   return write(db, read, house, { way, now: () => now, isOurs });
 }
 
@@ -86,7 +86,7 @@ export async function* takeInAll<M extends Incoming>(
     const batch = next.value;
     const parsed = await parseIncoming(await lookUp(db, batch));
     const now = coming.now();
-    return { batch, read: await readParsed(parsed, house, await whatIsKnown(db, parsed, now), now, isOurs) };
+    return { batch, read: await readParsed(parsed, house, await whatIsKnown(db, parsed, house, now), now, isOurs) };
   };
   const ahead: ReturnType<typeof prepare>[] = [];
   try {

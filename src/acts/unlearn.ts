@@ -30,3 +30,23 @@ export async function setUnlearnt(
   if (count > 0) tellScreens();
   return count;
 }
+
+/** The same for what haste of a writer was kept as. */
+export async function setHasteUnlearnt(
+  db: Database,
+  viewer: Viewer,
+  { writer, haste, isUnlearnt }: { writer: string; haste: string; isUnlearnt: boolean },
+): Promise<number> {
+  const rows = await rowsOf(
+    db,
+    sql`update slip s set is_haste_unlearnt = ${isUnlearnt} from letter l, conversation c where l.id = s.letter_id and c.id = s.conversation_id and l.from_address = ${writer}
+      and s.haste = ${haste} and ${maySeeConversation(viewer)} returning s.id`,
+  );
+  const brought = await rowsOf(
+    db,
+    sql`update haste_brought set is_unlearnt = ${isUnlearnt} where writer = ${writer} and haste = ${haste} returning id`,
+  );
+  const count = rows.length + brought.length;
+  if (count > 0) tellScreens();
+  return count;
+}

@@ -1,7 +1,9 @@
 import fs from "node:fs";
 import { bringLessons } from "../acts/bring-lessons";
 import { databaseSettings, openDatabase } from "../data/engine/database";
+import { hasteToKeep } from "../data/queries/haste";
 import { lessonsToKeep } from "../data/queries/lessons";
+import { calendarOf } from "../data/queries/people";
 import { readWords } from "./options";
 import { WrongCall } from "./wrong-call";
 
@@ -19,7 +21,9 @@ export async function learntCommand(words: readonly string[]): Promise<number> {
       process.stdout.write(`${count} lesson${count === 1 ? "" : "s"} brought in.\n`);
       return 0;
     }
-    for (const lesson of await lessonsToKeep(open.db)) process.stdout.write(`${JSON.stringify(lesson)}\n`);
+    const calendar = await calendarOf(open.db);
+    for (const lesson of [...(await lessonsToKeep(open.db)), ...(await hasteToKeep(open.db, calendar))])
+      process.stdout.write(`${JSON.stringify(lesson)}\n`);
     return 0;
   } finally {
     await open.close();

@@ -22,6 +22,7 @@ function itemsOf(letter: Letter, people: People, readsLists: boolean) {
     due: slip.due?.day ?? null,
     otherDays: slip.due?.others ?? [],
     priority: slip.priority,
+    estimate: slip.estimate,
     title: slip.title,
     confidence: slip.confidence,
     reason: slip.reason,

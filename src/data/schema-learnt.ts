@@ -1,6 +1,21 @@
 import { sql } from "drizzle-orm";
 import { boolean, integer, pgTable, text, timestamp, uniqueIndex, uuid } from "drizzle-orm/pg-core";
 
+/** What haste of a writer was kept as elsewhere, and brought in. `days` are working days from the day of sending; null is no date. */
+export const hasteBrought = pgTable(
+  "haste_brought",
+  {
+    id: uuid("id").primaryKey(),
+    writer: text("writer").notNull(),
+    haste: text("haste").notNull(),
+    days: integer("days"),
+    kept: integer("kept").notNull(),
+    isUnlearnt: boolean("is_unlearnt").notNull().default(false),
+    broughtAt: timestamp("brought_at", { withTimezone: true }).notNull(),
+  },
+  (t) => [uniqueIndex("haste_brought_once").on(t.writer, t.haste, sql`coalesce(days, -1)`)],
+);
+
 /** What was learnt elsewhere and brought in: beside what is counted from our own slips. */
 export const lessonBrought = pgTable(
   "lesson_brought",

@@ -272,6 +272,8 @@ export const slip = pgTable(
     dueZone: text("due_zone"),
     otherDays: jsonb("other_days").$type<string[]>().notNull(),
     priority: text("priority").$type<"top" | "high" | "normal" | "low">().notNull(),
+    /** How long the work takes, in minutes; null where nobody said. */
+    estimate: integer("estimate"),
     projectId: uuid("project_id").references(() => project.id),
     workstreamId: uuid("workstream_id").references(() => workstream.id),
     state: text("state").$type<"proposed" | "kept" | "brushed off">().notNull(),
@@ -286,6 +288,9 @@ export const slip = pgTable(
     phrase: text("phrase"),
     /** What was done with it teaches the reader nothing any more. */
     isUnlearnt: boolean("is_unlearnt").notNull().default(false),
+    /** The words of haste that its due was read from; for what day it was kept teaches what they mean, unless that is unlearnt. */
+    haste: text("haste"),
+    isHasteUnlearnt: boolean("is_haste_unlearnt").notNull().default(false),
     /** How sure the reader was, from 0 to 1; a person's own slip is sure. */
     confidence: real("confidence").notNull().default(1),
   },
@@ -293,6 +298,7 @@ export const slip = pgTable(
     index("slip_conversation").on(t.conversationId),
     index("slip_letter").on(t.letterId),
     index("slip_phrase").on(t.phrase),
+    index("slip_haste").on(t.haste).where(sql`haste is not null`),
   ],
 );
 
@@ -313,6 +319,8 @@ export const task = pgTable(
     /** The day from which on it can be begun. */
     startDay: date("start_day"),
     priority: text("priority").$type<"top" | "high" | "normal" | "low">().notNull(),
+    /** How long the work takes, in minutes; null where nobody said. */
+    estimate: integer("estimate"),
     state: text("state").$type<"to begin" | "under way" | "done" | "called off">().notNull(),
     projectId: uuid("project_id").references(() => project.id),
     workstreamId: uuid("workstream_id").references(() => workstream.id),

@@ -3,8 +3,10 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { bringLessons } from "@/acts/bring-lessons";
 import { perform } from "@/acts/perform";
 import { takeIn } from "@/acts/take-in";
-import { setUnlearnt } from "@/acts/unlearn";
+import { setHasteUnlearnt, setUnlearnt } from "@/acts/unlearn";
 import { wayInNamed } from "@/acts/ways-in";
+import { PLAIN_WEEK } from "@/core/time/day";
+import { hasteLearntFor, hasteToKeep } from "@/data/queries/haste";
 import { learntFor, lessonsToKeep } from "@/data/queries/lessons";
 import { rowsOf } from "@/data/rows";
 import { ENGINES, NOW, type TestHouse, testHouse } from "./test-house";
@@ -17,15 +19,15 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
   });
   afterAll(() => house.close());
 
-  async function comes(text: string, from = "ada@beech.example", way = house.shared) {
+  async function comes(text: string, from = "ada@beech.example", way = house.shared, where = house) {
     count += 1;
     const raw = Buffer.from(
       `From: ${from}\r\nTo: ines@house.example\r\nSubject: Letter ${count}\r\nMessage-ID: <l-${count}@beech.example>\r\nDate: Mon, 23 Nov 2026 09:00:00 +0000\r\n\r\n${text}\r\n`,
     );
-    const [taken] = await takeIn(house.db, [{ raw }], way, NOW);
+    const [taken] = await takeIn(where.db, [{ raw }], way, NOW);
     if (!taken || !("letterId" in taken)) throw new Error("It was not taken in.");
     const slips = await rowsOf<{ id: string; conversationId: string; confidence: number; title: string }>(
-      house.db,
+      where.db,
       sql`select id, conversation_id as "conversationId", confidence, title from slip where letter_id = ${taken.letterId} order by start`,
     );
     return slips;
@@ -141,6 +143,50 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
     expect(lesson).toMatchObject({ effect: "proposed", phrase: "the usual on the #, # loaves.", isUnlearnt: false });
     expect(await setUnlearnt(house.db, viewer(), { ...lesson!, isUnlearnt: true })).toBe(1);
     expect(await comes("Hello,\n\nThe usual on the 7th, 60 loaves.\n\nB", from)).toEqual([]);
+  });
+
+  test("haste means for a writer the day for which it was kept, at once; undo, unlearning and other houses follow", async () => {
+    const from = "fay@larch.example";
+    const words = "Please send the list of trees as soon as possible.";
+    const dueOf = async (writer = from, where = house) => {
+      const [slip] = await comes(words, writer, where.shared, where);
+      const [row] = await rowsOf<{ due: string | null }>(
+        where.db,
+        sql`select due_day::text as due from slip where id = ${slip!.id}`,
+      );
+      return { slip: slip!, due: row!.due };
+    };
+    const { slip, due } = await dueOf();
+    expect(due).toBe("2026-11-23");
+    const to = { day: "2026-11-26", time: null, zone: "Europe/London" };
+    expect(
+      await perform(house.db, by(), "change slip", { slipId: slip.id, change: { field: "due", to }, was: null }),
+    ).toMatchObject({ ok: true });
+    const done = await perform(house.db, by(), "keep", { conversationId: slip.conversationId, slipIds: [slip.id] });
+    if (!done.ok) throw new Error(done.says);
+    expect([(await dueOf()).due, (await dueOf("gil@larch.example")).due]).toEqual(["2026-11-26", "2026-11-23"]);
+    const learnt = () => hasteLearntFor(house.db, viewer(), PLAIN_WEEK);
+    const lesson = { writer: from, haste: "as soon as possible", means: [{ days: 3, kept: 1 }], isUnlearnt: false };
+    expect(await learnt()).toMatchObject([{ ...lesson, from: [{ id: slip.conversationId }] }]);
+
+    const turn = (isUnlearnt: boolean) => setHasteUnlearnt(house.db, viewer(), { ...lesson, isUnlearnt });
+    expect(await turn(true)).toBeGreaterThan(0);
+    expect((await dueOf()).due).toBe("2026-11-23");
+    await turn(false);
+    expect((await dueOf()).due).toBe("2026-11-26");
+
+    const other = await testHouse(engine);
+    try {
+      const lines = (await hasteToKeep(house.db, PLAIN_WEEK)).map((one) => JSON.stringify(one));
+      expect(await bringLessons(other.db, lines.join("\n"), NOW)).toBe(1);
+      expect((await dueOf(from, other)).due).toBe("2026-11-26");
+      await expect(bringLessons(other.db, lines[0]!.replace('"days":3', '"days":-3'), NOW)).rejects.toThrow(/Nothing/);
+    } finally {
+      await other.close();
+    }
+    expect(await perform(house.db, by(), "undo", { entryId: done.entryId })).toMatchObject({ ok: true });
+    expect((await dueOf()).due).toBe("2026-11-23");
+    expect(await learnt()).toEqual([]);
   });
 
   test("what was learnt leaves with its house and holds in another, without words of anybody's own mailbox; wrong lines bring nothing", async () => {

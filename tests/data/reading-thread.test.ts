@@ -12,6 +12,7 @@ const ask: ReadingAsk = {
     projects: [],
   },
   lessons: [],
+  haste: [],
   openTasks: new Map(),
   names: new Map([["ada@beech.example", "Ada Lund"]]),
   now: Date.parse("2026-11-24T11:20:00Z"),

@@ -1,6 +1,7 @@
 import { z } from "zod";
 import { changeField, type FieldChange, type FieldFacts } from "../../core/tasks/decisions/change-fields";
 import type { RowValues } from "../../core/tasks/outcome";
+import { sayDuration } from "../../core/time/duration";
 import { sayDay } from "../../core/time/say-day";
 import type { Database } from "../../data/engine/database";
 import { type Actor, define } from "../act";
@@ -30,6 +31,8 @@ function sayWith(names: ReadonlyMap<string, string>): FieldFacts["say"] {
         return typeof columns.projectId === "string"
           ? (names.get(columns.projectId) ?? "another project")
           : "no project";
+      case "estimate":
+        return typeof columns.estimate === "number" ? sayDuration(columns.estimate) : "no estimate";
       default:
         return String(columns[field] ?? "nothing");
     }

@@ -7,6 +7,7 @@ import { SLIP_KINDS } from "../../core/reading/slip";
 import { type WriteBackFacts, writeBack } from "../../core/tasks/decisions/write-back";
 import { invalid } from "../../core/tasks/outcome";
 import type { Owner, TaskState } from "../../core/tasks/task";
+import { LONGEST_ESTIMATE } from "../../core/time/duration";
 import { dayOf } from "../../core/time/moment";
 import { isMachinesAddress } from "../../core/waiting/machines-address";
 import type { Database } from "../../data/engine/database";
@@ -61,6 +62,7 @@ const writtenSlip = z.object({
   owner: z.string().max(400).nullable(),
   due,
   priority,
+  estimate: z.int().positive().max(LONGEST_ESTIMATE).nullable().default(null),
 });
 
 /** Who has what a letter asks: of the team, or outside; whoever is written to for the first time is somebody we know from now on. */

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { answeredBy } from "../../core/tasks/decisions/hand-over";
 import { makeTask } from "../../core/tasks/decisions/make-task";
 import { invalid } from "../../core/tasks/outcome";
+import { LONGEST_ESTIMATE } from "../../core/time/duration";
 import { define } from "../act";
 import { areKnown, takeIds, takeNumbers } from "../facts";
 import { due, id, priority, text } from "../inputs";
@@ -18,6 +19,7 @@ export const make = define({
     theirsId: id.nullable().default(null),
     due,
     priority,
+    estimate: z.int().positive().max(LONGEST_ESTIMATE).nullable().default(null),
     projectId: id.nullable(),
     workstreamId: id.nullable(),
   }),

@@ -5,11 +5,12 @@ import { idsOf } from "../../core/letters/joined-by";
 import type { Letter } from "../../core/letters/letter";
 import { type ParsedLetter, parseLetter } from "../../core/letters/parse-letter";
 import { readAway } from "../../core/reading/away";
+import { type HasteLesson, withHaste } from "../../core/reading/haste";
 import { type Lesson, markedPhrases, withLessons } from "../../core/reading/lessons";
 import { readLetter } from "../../core/reading/read-letter";
 import type { FoundSlip } from "../../core/reading/slip";
 import type { Day } from "../../core/time/day";
-import type { Moment } from "../../core/time/moment";
+import { dayOf, type Moment } from "../../core/time/moment";
 import type { IntakeHouse } from "../intake-house";
 import { participantsOf } from "./participants";
 
@@ -20,6 +21,8 @@ export interface ReadingAsk {
   readonly names: ReadonlyMap<string, string>;
   /** What people have taught about the writers of these letters. */
   readonly lessons: readonly Lesson[];
+  /** What haste of these writers was kept as. */
+  readonly haste: readonly HasteLesson[];
   /** Tasks that are open in the conversations that these letters answer, by the Message-IDs of those. */
   readonly openTasks: ReadonlyMap<string, readonly OpenTask[]>;
   /** The instant of arrival, milliseconds since 1970 UTC. */
@@ -54,7 +57,7 @@ function momentOf(letter: Letter, house: IntakeHouse, now: number): Moment {
 }
 
 /** Reads one letter. Reading is an offer: a letter that trips the reader is kept and sorted by hand. */
-function understand(letter: Letter, { house, names, lessons, openTasks, now, isOurs }: ReadingAsk): Understood {
+function understand(letter: Letter, { house, names, lessons, haste, openTasks, now, isOurs }: ReadingAsk): Understood {
   const settings = { calendar: house.calendar, figures: house.figures };
   const moment = momentOf(letter, house, now);
   const outside = participantsOf(letter)
@@ -66,8 +69,10 @@ function understand(letter: Letter, { house, names, lessons, openTasks, now, isO
     const asked = isOurs ? [] : readLetter(letter, people, moment, { ...settings, marked });
     const answered = isOurs ? undefined : idsOf(letter).find((id) => openTasks.has(id));
     const found = changesOfTasks(letter, openTasks.get(answered ?? "") ?? [], people, moment, settings, asked);
+    const writer = letter.from?.address ?? null;
+    const taught = withLessons(found, letter.text, writer, lessons);
     return {
-      found: withLessons(found, letter.text, letter.from?.address ?? null, lessons),
+      found: withHaste(taught, writer, dayOf(moment), haste, house.calendar),
       awayUntil: readAway(letter, moment, settings),
       search: letterVector(letter),
     };

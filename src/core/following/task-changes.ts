@@ -54,6 +54,8 @@ function asFound(change: ItemChange, task: OpenTask): FoundChange {
     owner: change.owner,
     due: change.due === null ? null : { day: change.due, time: null, others: change.otherDays, words: change.quote },
     priority: "normal",
+    estimate: null,
+    haste: null,
     rule: change.reason,
     reason: `an answer about this task, ${change.reason}`,
     confidence: change.confidence,

@@ -11,6 +11,8 @@ const slip = (start: number, end: number, rule: string): FoundSlip => ({
   owner: null,
   due: null,
   priority: "normal",
+  estimate: null,
+  haste: null,
   rule,
   reason: rule,
   confidence: 0.9,

@@ -9,6 +9,8 @@ import { findTimes } from "../time/rules/time-of-day";
 import { type Clause, clausesIn } from "./clauses";
 import { countedBack, countsBack } from "./counted-back";
 import { dueOf } from "./due";
+import { estimateOf, speaksOfWorkBefore } from "./estimate";
+import { hasteIn } from "./haste";
 import { type KindRule, kindOf, type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
 import { calledAt, greetedIn, ownerOf } from "./owner";
@@ -180,6 +182,11 @@ function reasonOf(
   return [rule.name, who, due && `“${due.words}”`].filter(Boolean).join(", ");
 }
 
+/** A slip with how long its work takes, which its reason says too. */
+function withEstimate(slip: FoundSlip, { minutes, words }: { minutes: number; words: string }): FoundSlip {
+  return { ...slip, estimate: minutes, reason: `${slip.reason}, “${words}”` };
+}
+
 /** A clause without the name with which it begins. */
 function behindName(clause: Clause): Clause {
   return { ...clause, text: clause.text.replace(/^[^,:–—-]{1,60}[,:–—-]\s*/, "") };
@@ -223,6 +230,11 @@ export function readLetter(
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
     // "ruben, count what is left": the order stands behind the name.
     const found = kindOf(clause, ground, rules) ?? (calledHere ? kindOf(behindName(clause), ground, rules) : null);
+    const estimate = found && found.kind !== "ask" && found.kind !== "promise" ? null : estimateOf(clause.text);
+    const last = slips.at(-1);
+    // "It should not take more than an hour" is said of what was asked before.
+    if (!found && estimate && last && last.estimate === null && speaksOfWorkBefore(clause.text))
+      slips[slips.length - 1] = withEstimate(last, estimate);
     if (!found || slips.length >= MOST_SLIPS) continue;
     // Trouble has no due date: its days are not looked for.
     const dates = found.kind === "trouble" ? [] : findDates(clause.text, from, settings.calendar, settings.figures);
@@ -246,7 +258,7 @@ export function readLetter(
     lastDue = due ?? lastDue;
     const said = priorityOf(clause.text);
     const owner = ownerOf(found.kind, clause, addressee?.person ?? null, ground);
-    slips.push({
+    const slip: FoundSlip = {
       kind: found.kind,
       start: clause.start,
       end: clause.end,
@@ -260,7 +272,10 @@ export function readLetter(
       reason: reasonOf(found.rule, owner, due, clause, addressee?.person ?? null),
       rule: found.rule.name,
       confidence: found.rule.confidence,
-    });
+      estimate: null,
+      haste: due && hasteIn(due.words),
+    };
+    slips.push(estimate ? withEstimate(slip, estimate) : slip);
   }
   return slips;
 }

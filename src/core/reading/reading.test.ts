@@ -132,3 +132,11 @@ test("foreign and enormous text never throws", () => {
   ])
     expect(Array.isArray(read(text))).toBe(true);
 });
+
+test("how long the work takes is read with the ask or from the sentence behind it, and the reason says so", () => {
+  const found = read(
+    "Hi Anna,\n\nCould you sieve the rye? It shouldn't take more than half an hour.\n\nBen, please clean the proving room, a two-hour job, by Friday.\n\nPlease send the list. The delivery takes two days.",
+  );
+  expect(found.map(({ estimate }) => estimate)).toEqual([30, 120, null]);
+  expect(found[0]!.reason).toContain("“half an hour”");
+});

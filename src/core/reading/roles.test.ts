@@ -1,7 +1,12 @@
 import { describe, expect, test } from "vitest";
 import { calledByRole } from "./roles";
 
-const person = (name: string, role: string) => ({ id: name, name, address: `${name.toLowerCase()}@yard.example`, role });
+const person = (name: string, role: string) => ({
+  id: name,
+  name,
+  address: `${name.toLowerCase()}@yard.example`,
+  role,
+});
 const team = [
   person("Rosa", "Site manager"),
   person("Piet", "Sail loft and rigging"),

@@ -50,6 +50,10 @@ export interface FoundSlip {
   readonly owner: string | null;
   readonly due: DueFound | null;
   readonly priority: Priority;
+  /** How long the work takes, in minutes, where the letter says so. */
+  readonly estimate: number | null;
+  /** The words of haste that its due is read from, by their name; null where it is read from a day, or there is none. */
+  readonly haste: string | null;
   /** The rule that found it, by its name. */
   readonly rule: string;
   /** Why it is proposed, in words: "because: a polite request, “Mira” is named, “by Friday”". */

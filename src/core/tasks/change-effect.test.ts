@@ -22,6 +22,7 @@ function slip(owner: Owner, due: Due | null): SlipFacts {
     owner,
     due,
     priority: "normal",
+    estimate: null,
     projectId: null,
     workstreamId: null,
     state: "proposed",

@@ -1,4 +1,5 @@
 import { sayRepeat } from "../repeating/say-repeat";
+import { sayDuration } from "../time/duration";
 import { sayDay } from "../time/say-day";
 import type { Change, RowValues } from "./outcome";
 import { type Step, sayProgress } from "./steps";
@@ -118,6 +119,12 @@ function fieldWords(change: Change, nameOf: (id: string) => string | null, by: s
     );
   if ("dueDay" in after) words.push(`moved the due date from ${sayDue(before)} to ${sayDue(after)}`);
   if ("priority" in after) words.push(`changed the priority from ${before.priority} to ${after.priority}`);
+  if ("estimate" in after)
+    words.push(
+      typeof after.estimate === "number"
+        ? `says it takes ${sayDuration(after.estimate)}`
+        : "no longer says how long it takes",
+    );
   if ("state" in after)
     words.push(
       after.state === "done"

@@ -18,8 +18,16 @@ test("one plain line gives title, owner, day, priority and project", () => {
     ownerId: "kofi",
     due: { day: "2026-11-25", time: null },
     priority: "high",
+    estimate: null,
     projectId: null,
   });
+  expect(read("Measure the slope, about half a day, for Kofi by friday")).toMatchObject({
+    title: "Measure the slope",
+    ownerId: "kofi",
+    estimate: 240,
+    due: { day: "2026-11-27" },
+  });
+  expect(read("Sand for two hours")).toMatchObject({ title: "Sand for two hours", estimate: null });
   expect(read("Ring Perpetua on 1 December at ten o'clock")).toMatchObject({
     title: "Ring Perpetua",
     due: { day: "2026-12-01", time: "10:00" },

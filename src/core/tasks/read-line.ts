@@ -2,6 +2,7 @@ import { namedIn } from "../reading/kind-rule";
 import type { Person, Priority } from "../reading/slip";
 import { type FoundDate, findDates } from "../time/dates-in-words";
 import type { Day, WorkingCalendar } from "../time/day";
+import { DURATION, readDuration } from "../time/duration";
 import type { Moment } from "../time/moment";
 
 /** How one plain line was understood: "Price for cedar, for Kofi by Wednesday, high". */
@@ -10,6 +11,8 @@ export interface ReadLine {
   readonly ownerId: string | null;
   readonly due: { readonly day: Day; readonly time: string | null } | null;
   readonly priority: Priority;
+  /** Minutes of work. */
+  readonly estimate: number | null;
   readonly projectId: string | null;
 }
 
@@ -19,6 +22,12 @@ const PRIORITY_WORDS: readonly (readonly [RegExp, Priority])[] = [
   [/(?:[,;]\s*|\s)(?:low priority|low|no (?:rush|hurry))\s*$/i, "low"],
   [/[,;]\s*(?:normal priority|normal)\s*$/i, "normal"],
 ];
+
+/** A length of work that stands by itself between commas: ", about two hours". */
+const ESTIMATE = new RegExp(
+  `[,;]\\s*(?:(?:takes|about|around|roughly|some|estimate:?)\\s+)*(?<d>${DURATION})(?=\\s*(?:[,;]|$))`,
+  "iu",
+);
 
 /** A name that the line knows a project by. */
 export interface NamedProject {
@@ -38,7 +47,8 @@ function dueIn(line: string, found: readonly FoundDate[]): FoundDate | null {
 
 /**
  * Reads one line typed for a new task, with the reader of letters, no command words or signs: the owner after "for" or at
- * the head ("Kofi: …"), the due day anywhere, the priority as the last word, the project by its name after a comma. What
+ * the head ("Kofi: …"), the due day anywhere, the priority as the last word, how
+ * long it takes and the project by its name after a comma. What
  * is not understood stays in the title.
  */
 export function readLine(
@@ -78,6 +88,9 @@ export function readLine(
       break;
     }
   }
+  const long = ESTIMATE.exec(rest.trimEnd());
+  const estimate = long ? readDuration(long.groups!.d!) : null;
+  if (long && estimate !== null) cutOut(long.index, long.index + long[0].length);
   const date = dueIn(rest, findDates(rest, from, calendar, order));
   if (date) {
     const lead = /[\s,;]+(?:(?:is )?(?:due|by|on|before|until|for|this)\s+)*$/i.exec(rest.slice(0, date.start));
@@ -110,6 +123,7 @@ export function readLine(
     ownerId,
     due: date ? { day: date.day, time: date.time } : null,
     priority,
+    estimate,
     projectId,
   };
 }

@@ -29,6 +29,8 @@ export interface TaskMaking {
   readonly owner: Owner;
   readonly due: Due | null;
   readonly priority: Priority;
+  /** Minutes of work. */
+  readonly estimate?: number | null;
   readonly projectId: string | null;
   readonly workstreamId?: string | null;
   readonly conversationId?: string | null;
@@ -67,6 +69,7 @@ export function newTask(making: TaskMaking, now: string): Write {
           : {}),
       ...dueColumns(due),
       priority,
+      estimate: making.estimate ?? null,
       state: "to begin",
       projectId,
       workstreamId: making.workstreamId ?? null,

@@ -52,6 +52,8 @@ export interface SlipFacts {
   readonly owner: Owner;
   readonly due: Due | null;
   readonly priority: Priority;
+  /** Minutes of work; null where nobody said. */
+  readonly estimate: number | null;
   readonly projectId: string | null;
   readonly workstreamId: string | null;
   readonly state: "proposed" | "kept" | "brushed off";

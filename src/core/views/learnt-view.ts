@@ -14,3 +14,22 @@ export interface LearntView {
   readonly isUnlearnt: boolean;
   readonly from: readonly { readonly id: string; readonly subject: string }[];
 }
+
+/** What haste of one writer was kept as, most often first, and from what. */
+export interface LearntHasteView {
+  readonly writer: string;
+  readonly name: string;
+  /** The words of haste, by their name. */
+  readonly haste: string;
+  /** Working days from the day of sending, null for no date, each with how often. */
+  readonly means: readonly { readonly days: number | null; readonly kept: number }[];
+  /** It was unlearnt by hand and has no effect. */
+  readonly isUnlearnt: boolean;
+  readonly from: readonly { readonly id: string; readonly subject: string }[];
+}
+
+/** All that was learnt. */
+export interface AllLearntView {
+  readonly lessons: readonly LearntView[];
+  readonly haste: readonly LearntHasteView[];
+}

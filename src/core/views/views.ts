@@ -88,6 +88,8 @@ export interface SlipView {
   readonly due: DueView | null;
   readonly otherDays: readonly Day[];
   readonly priority: Priority;
+  /** Minutes of work; null where nobody said. */
+  readonly estimate: number | null;
   readonly projectId: string | null;
   readonly workstreamId: string | null;
   readonly state: "proposed" | "kept" | "brushed off";
@@ -243,6 +245,8 @@ export interface TaskRow {
   readonly theirs: CorrespondentView | null;
   readonly due: DueView | null;
   readonly priority: Priority;
+  /** Minutes of work; null where nobody said. */
+  readonly estimate: number | null;
   readonly state: TaskState;
   readonly projectId: string | null;
   readonly project: string | null;

@@ -1,4 +1,5 @@
 import { sql } from "drizzle-orm";
+import { PLAIN_WEEK, type WorkingCalendar } from "../../core/time/day";
 import { initialsOf } from "../../core/views/initials";
 import type { CorrespondentView, PersonView, ProjectView } from "../../core/views/views";
 import type { Database } from "../engine/database";
@@ -80,4 +81,10 @@ export async function theOrganisation(db: Database): Promise<{
     sql`select name, zone, working_days as "workingDays", holidays, figures, is_demo as "isDemo" from organisation limit 1`,
   );
   return row ?? null;
+}
+
+/** The days on which the organisation works. */
+export async function calendarOf(db: Database): Promise<WorkingCalendar> {
+  const organisation = await theOrganisation(db);
+  return organisation ? { workingDays: organisation.workingDays, holidays: organisation.holidays } : PLAIN_WEEK;
 }

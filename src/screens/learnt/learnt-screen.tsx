@@ -2,7 +2,8 @@
 
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import Link from "next/link";
-import type { LearntView } from "../../core/views/learnt-view";
+import { sayHasteDays } from "../../core/reading/haste";
+import type { AllLearntView, LearntHasteView, LearntView } from "../../core/views/learnt-view";
 import { ask, ServerSaysNo, tell } from "../parts/client";
 import { useSay } from "../parts/says";
 
@@ -19,11 +20,26 @@ function inWords({ phrase, rule, effect, brushedOff, kept, isMarked }: LearntVie
   return `${what} ${does}: ${why}.`;
 }
 
-function OneLesson({ lesson, onTurn }: { lesson: LearntView; onTurn: () => void }) {
+/** What haste of a writer means, as a sentence. */
+function hasteInWords({ haste, means }: LearntHasteView): string {
+  const [most, next] = means;
+  const kept = means.map((one) => `${times(one.kept)} as ${sayHasteDays(one.days)}`).join(", ");
+  return most && most.kept > (next?.kept ?? 0)
+    ? `“${haste}” means ${sayHasteDays(most.days)}: kept ${kept}.`
+    : `“${haste}” is read as usual: kept ${kept}.`;
+}
+
+interface Learnt {
+  readonly words: string;
+  readonly isUnlearnt: boolean;
+  readonly from: LearntView["from"];
+}
+
+function OneLesson({ lesson, onTurn }: { lesson: Learnt; onTurn: () => void }) {
   return (
     <li className="flex items-baseline gap-3 border-t border-hairline px-5 py-2 first:border-t-0">
       <div className={`min-w-0 flex-1 text-[13.5px] ${lesson.isUnlearnt ? "text-soft line-through" : ""}`}>
-        <span className="[overflow-wrap:anywhere]">{inWords(lesson)}</span>
+        <span className="[overflow-wrap:anywhere]">{lesson.words}</span>
         <span className="block truncate text-[12px] text-soft">
           {lesson.from.length === 0 ? "brought in from elsewhere" : "from "}
           {lesson.from.map((one, i) => (
@@ -44,23 +60,23 @@ function OneLesson({ lesson, onTurn }: { lesson: LearntView; onTurn: () => void 
 }
 
 /** What the reader has learnt from brushing off and keeping, writer by writer; each can be unlearnt. */
-export function LearntScreen({ first }: { first: readonly LearntView[] }) {
+export function LearntScreen({ first }: { first: AllLearntView }) {
   const queries = useQueryClient();
   const say = useSay();
-  const { data: lessons } = useQuery({
+  const { data } = useQuery({
     queryKey: ["learnt"],
-    queryFn: () => ask<LearntView[]>("/api/learnt"),
-    initialData: [...first],
+    queryFn: () => ask<AllLearntView>("/api/learnt"),
+    initialData: first,
   });
-  const turn = async ({ writer, rule, phrase, isMarked, isUnlearnt }: LearntView) => {
+  const { lessons, haste } = data;
+  const turn = async (what: object) => {
     try {
-      const what = { writer, rule, phrase, isMarked, isUnlearnt: !isUnlearnt };
-      queries.setQueryData(["learnt"], await tell<LearntView[]>("/api/learnt", what));
+      queries.setQueryData(["learnt"], await tell<AllLearntView>("/api/learnt", what));
     } catch (error) {
       say({ text: error instanceof ServerSaysNo ? error.message : "The server cannot be reached.", isFault: true });
     }
   };
-  const writers = [...new Set(lessons.map((lesson) => lesson.writer))];
+  const writers = new Map([...lessons, ...haste].map(({ writer, name }) => [writer, name]));
   return (
     <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-4 pt-[14px]">
       <section className="pan mx-auto max-w-[900px]" aria-label="What was learnt">
@@ -69,32 +85,44 @@ export function LearntScreen({ first }: { first: readonly LearntView[] }) {
           <p className="max-w-[80ch] text-[12.5px] text-soft">
             What is brushed off is doubted in the next letters of the same writer, and set words are not proposed again;
             what is kept counts for it; words that you marked yourself are proposed from then on. It holds for everybody
-            here, at once, and undo takes it back.
+            here, at once, and undo takes it back. For what day “as soon as possible” is kept, it means with that writer
+            from then on.
           </p>
         </div>
-        {lessons.length === 0 && (
+        {writers.size === 0 && (
           <p className="px-5 py-6 text-soft">
             Nothing yet. Brush a slip off in Sort, and what was learnt from it stands here.
           </p>
         )}
-        {writers.map((writer) => {
-          const own = lessons.filter((lesson) => lesson.writer === writer);
-          return (
-            <section key={writer} aria-label={own[0]!.name} className="border-t border-hairline first:border-t-0">
-              <h2 className="px-5 pt-3 text-[15px]">{own[0]!.name}</h2>
-              <p className="px-5 text-[12.5px] text-soft">{writer}</p>
-              <ul>
-                {own.map((lesson) => (
+        {[...writers].map(([writer, name]) => (
+          <section key={writer} aria-label={name} className="border-t border-hairline first:border-t-0">
+            <h2 className="px-5 pt-3 text-[15px]">{name}</h2>
+            <p className="px-5 text-[12.5px] text-soft">{writer}</p>
+            <ul>
+              {haste
+                .filter((one) => one.writer === writer)
+                .map((one) => (
                   <OneLesson
-                    key={`${lesson.rule} ${lesson.phrase} ${lesson.isMarked} ${lesson.isUnlearnt}`}
-                    lesson={lesson}
-                    onTurn={() => void turn(lesson)}
+                    key={`${one.haste} ${one.isUnlearnt}`}
+                    lesson={{ ...one, words: hasteInWords(one) }}
+                    onTurn={() => void turn({ writer, haste: one.haste, isUnlearnt: !one.isUnlearnt })}
                   />
                 ))}
-              </ul>
-            </section>
-          );
-        })}
+              {lessons
+                .filter((one) => one.writer === writer)
+                .map((one) => (
+                  <OneLesson
+                    key={`${one.rule} ${one.phrase} ${one.isMarked} ${one.isUnlearnt}`}
+                    lesson={{ ...one, words: inWords(one) }}
+                    onTurn={() => {
+                      const { rule, phrase, isMarked, isUnlearnt } = one;
+                      void turn({ writer, rule, phrase, isMarked, isUnlearnt: !isUnlearnt });
+                    }}
+                  />
+                ))}
+            </ul>
+          </section>
+        ))}
       </section>
     </div>
   );

@@ -7,6 +7,7 @@ import { sayDistance } from "../../core/time/say-day";
 import type { SlipView } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
 import { KIND_COLOURS, KIND_NAMES, KindMark, PersonLabel, PriorityRule } from "../parts/marks";
+import { EstimateWord } from "../words/estimate-word";
 import { OwnerWord, PriorityWord, ProjectWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
 import { ChangeCard } from "./change-card";
@@ -31,6 +32,13 @@ export function SlipCard(props: SlipCardProps) {
     isOpen: editing === field,
     onOpen: (isOpen: boolean) => props.onEdit(isOpen ? field : null),
   });
+  const estimateWord = (
+    <EstimateWord
+      estimate={slip.estimate}
+      {...open("estimate")}
+      onPick={(to) => void props.onChange({ field: "estimate", to })}
+    />
+  );
   if (slip.task) {
     return (
       <article className="slip !py-2 text-[12.5px]" aria-label={`Kept: ${slip.task.title}`}>
@@ -113,6 +121,12 @@ export function SlipCard(props: SlipCardProps) {
             onPick={(to) => void props.onChange({ field: "priority", to })}
           />
         </span>
+        {slip.estimate !== null && (
+          <span className="whitespace-nowrap">
+            <span className="mr-1.5 font-normal text-soft">·</span>
+            {estimateWord}
+          </span>
+        )}
       </div>
       {isLit && (
         <SlipFoot
@@ -129,6 +143,7 @@ export function SlipCard(props: SlipCardProps) {
             {...open("project")}
             onPick={(to) => void props.onChange({ field: "project", to })}
           />
+          {slip.estimate === null && estimateWord}
         </SlipFoot>
       )}
       {isLit && props.handing && <div className="mt-2">{props.handing}</div>}

@@ -1,6 +1,7 @@
 "use client";
 
 import { readLine } from "../../core/tasks/read-line";
+import { sayDuration } from "../../core/time/duration";
 import { sayDay, sayDistance } from "../../core/time/say-day";
 import { useHouse, useToday } from "../parts/house";
 import { LineField } from "../parts/line-field";
@@ -35,6 +36,7 @@ export function NewTask({
       ownerId,
       due: read.due ? { ...read.due, zone: house.zone } : null,
       priority: read.priority,
+      estimate: read.estimate,
       projectId,
       workstreamId: null,
     });
@@ -50,7 +52,7 @@ export function NewTask({
       isReady={line.trim() !== ""}
       onDo={() => void make()}
       onClose={onClose}
-      columns="minmax(0,2fr) 1fr 1fr auto auto"
+      columns={`minmax(0,2fr) 1fr 1fr auto auto${read.estimate === null ? "" : " auto"}`}
       glossed={[
         ["title", read.title || "what is to be done"],
         ["owner", owner ? (owner.id === house.me.id ? "you" : owner.name) : "nobody yet"],
@@ -62,6 +64,7 @@ export function NewTask({
         ],
         ["priority", PRIORITY_NAMES[read.priority]],
         ["project", project?.name ?? "no project"],
+        ...(read.estimate === null ? [] : [["takes", sayDuration(read.estimate)] as const]),
       ]}
     />
   );

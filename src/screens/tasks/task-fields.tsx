@@ -10,6 +10,7 @@ import { MayWriteWord } from "../mailboxes/may-write-word";
 import { useHouse, useToday } from "../parts/house";
 import { PersonLabel, PriorityRule } from "../parts/marks";
 import { SmallWord } from "../parts/small-word";
+import { EstimateWord } from "../words/estimate-word";
 import { OwnerWord, PriorityWord, ProjectWord, StateWord } from "../words/picks";
 import { DueWord } from "../words/text-words";
 import { answerWords, ChainLine } from "./chain-line";
@@ -109,6 +110,14 @@ export function TaskFields(props: SheetProps) {
           {...open("priority")}
           onPick={(to) => void onChange({ field: "priority", to })}
         />
+        <span className={`text-[12.5px] ${task.estimate === null ? "text-soft" : "font-semibold"}`}>
+          {task.estimate !== null && <span className="font-medium text-soft">takes </span>}
+          <EstimateWord
+            estimate={task.estimate}
+            {...open("estimate")}
+            onPick={(to) => void onChange({ field: "estimate", to })}
+          />
+        </span>
       </dd>
       <dt>State</dt>
       <dd className="font-bold">

@@ -43,6 +43,7 @@ function task(values: Partial<TaskRow> & { day?: string | null }): TaskRow {
     theirs: null,
     due: day ? { day, time: null, zone: "Europe/London" } : null,
     priority: "normal",
+    estimate: null,
     state: "to begin",
     projectId: null,
     project: null,
@@ -135,6 +136,7 @@ describe("a field changed on the screen before it is saved", () => {
     { field: "due", to: { day: "2026-12-01", time: "14:00", zone: "Europe/London" } },
     { field: "due", to: null },
     { field: "priority", to: "top" },
+    { field: "estimate", to: 90 },
     { field: "project", to: { projectId: null, workstreamId: null } },
     { field: "state", to: "done" },
   ];
@@ -151,6 +153,7 @@ describe("a field changed on the screen before it is saved", () => {
         owner: ["owner"],
         due: ["due"],
         priority: ["priority"],
+        estimate: ["estimate"],
         project: ["projectId", "project"],
         state: ["state"],
       };

@@ -2,12 +2,15 @@ import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import type { CorrespondentView, HouseView, SlipView, TaskRow } from "../../core/views/views";
 
 /** The fields that slips and tasks have alike, as they are shown. */
-type Shown = Pick<SlipView, "title" | "owner" | "theirs" | "due" | "priority" | "projectId" | "workstreamId"> & {
+type Shown = Pick<
+  SlipView,
+  "title" | "owner" | "theirs" | "due" | "priority" | "estimate" | "projectId" | "workstreamId"
+> & {
   readonly state: string;
 };
 
 /** The columns behind a field as the person saw them, so that a change made meanwhile by somebody else is noticed. */
-export function columnsSeen(shown: Shown, field: FieldChange["field"]): Record<string, string | null> {
+export function columnsSeen(shown: Shown, field: FieldChange["field"]): Record<string, string | number | null> {
   switch (field) {
     case "title":
       return { title: shown.title };
@@ -17,6 +20,8 @@ export function columnsSeen(shown: Shown, field: FieldChange["field"]): Record<s
       return { dueDay: shown.due?.day ?? null, dueTime: shown.due?.time ?? null };
     case "priority":
       return { priority: shown.priority };
+    case "estimate":
+      return { estimate: shown.estimate };
     case "project":
       return { projectId: shown.projectId, workstreamId: shown.workstreamId };
     case "state":
@@ -44,6 +49,8 @@ export function withChange<Of extends Shown>(
       return { ...shown, due: change.to };
     case "priority":
       return { ...shown, priority: change.to };
+    case "estimate":
+      return { ...shown, estimate: change.to };
     case "project":
       return { ...shown, ...change.to };
     case "state":

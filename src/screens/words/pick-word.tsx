@@ -34,6 +34,8 @@ export function PickWord<Value>(props: {
   readonly isMissing?: boolean;
   /** Asked for when the word is opened. */
   readonly picks: () => readonly Pick<Value>[];
+  /** A value that is typed itself, beside those to pick from; null where what is typed is none. */
+  readonly typedPick?: (typed: string) => Pick<Value> | null;
   readonly isOpen: boolean;
   readonly onOpen: (isOpen: boolean) => void;
   readonly onPick: (value: Value) => void;
@@ -55,7 +57,9 @@ export function PickWord<Value>(props: {
       </button>
     );
   }
-  const fitting = props.picks().filter((pick) => fits(pick, typed));
+  const own = props.typedPick?.(typed) ?? null;
+  const picked = props.picks().filter((pick) => pick.id !== own?.id && fits(pick, typed));
+  const fitting = own ? [own, ...picked] : picked;
   const close = () => {
     setTyped("");
     props.onOpen(false);

@@ -22,13 +22,13 @@ export interface Sending extends Omit<Written, "files"> {
   readonly slips: readonly SentSlip[];
 }
 
-interface SentSlip extends Pick<FoundSlip, "kind" | "title" | "start" | "end" | "owner" | "priority"> {
+interface SentSlip extends Pick<FoundSlip, "kind" | "title" | "start" | "end" | "owner" | "priority" | "estimate"> {
   readonly due: { readonly day: string; readonly time: string | null; readonly zone: string } | null;
 }
 
 /** A slip as it is sent: where its words stand now. One whose words were changed since it was shown is not kept unseen. */
 function asSent(slip: FoundSlip, read: string, now: string, zone: string): SentSlip[] {
-  const { kind, title, owner, priority, due } = slip;
+  const { kind, title, owner, priority, estimate, due } = slip;
   const quote = read.slice(slip.start, slip.end);
   const start = now.indexOf(quote);
   if (start === -1) return [];
@@ -38,6 +38,7 @@ function asSent(slip: FoundSlip, read: string, now: string, zone: string): SentS
       title,
       owner,
       priority,
+      estimate,
       start,
       end: start + quote.length,
       due: due && { day: due.day, time: due.time, zone },

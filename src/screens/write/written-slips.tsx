@@ -1,6 +1,7 @@
 "use client";
 
 import { type FoundSlip, isSure } from "../../core/reading/slip";
+import { sayDuration } from "../../core/time/duration";
 import { sayDay } from "../../core/time/say-day";
 import { useHouse, useToday } from "../parts/house";
 import { KindMark } from "../parts/marks";
@@ -58,6 +59,7 @@ export function WrittenSlips(props: {
                     {" · "}
                     {becomes(slip, ours, me.address, props.nameOf)}
                     {slip.due ? `, by ${sayDay(slip.due.day, today)}` : ", no date"}
+                    {slip.estimate !== null && `, ${sayDuration(slip.estimate)}`}
                     {!isSure(slip) && ", not sure"}
                   </span>
                 </span>

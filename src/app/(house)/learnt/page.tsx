@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { learntFor } from "@/data/queries/lessons";
+import { allLearntFor } from "@/data/queries/learnt";
 import { LearntScreen } from "@/screens/learnt/learnt-screen";
 import { viewerOrSignIn } from "../../_server/viewer";
 
@@ -7,5 +7,5 @@ export const metadata: Metadata = { title: "What was learnt" };
 
 export default async function LearntPage() {
   const { db, personId } = await viewerOrSignIn("/learnt");
-  return <LearntScreen first={await learntFor(db, { personId })} />;
+  return <LearntScreen first={await allLearntFor(db, { personId })} />;
 }

@@ -1,5 +1,6 @@
 import type { Priority } from "../../reading/slip";
 import { isDay } from "../../time/day";
+import { LONGEST_ESTIMATE } from "../../time/duration";
 import { isZone } from "../../time/moment";
 import { type Chain, type Holding, handedOn, linkToOwner, takenOn } from "../chain";
 import { invalid, type Outcome, type RowValues, refused } from "../outcome";
@@ -12,6 +13,7 @@ export type FieldChange =
   | { readonly field: "owner"; readonly to: Owner }
   | { readonly field: "due"; readonly to: Due | null }
   | { readonly field: "priority"; readonly to: Priority }
+  | { readonly field: "estimate"; readonly to: number | null }
   | { readonly field: "project"; readonly to: { projectId: string | null; workstreamId: string | null } }
   | { readonly field: "state"; readonly to: TaskState };
 
@@ -44,6 +46,10 @@ export function columnsOf(change: FieldChange): { ok: true; columns: RowValues }
       return { ok: true, columns: dueColumns(change.to) };
     case "priority":
       return { ok: true, columns: { priority: change.to } };
+    case "estimate":
+      if (change.to !== null && !(Number.isInteger(change.to) && change.to > 0 && change.to <= LONGEST_ESTIMATE))
+        return { ok: false, why: "An estimate is a time between a minute and a year. It stays as it was." };
+      return { ok: true, columns: { estimate: change.to } };
     case "project":
       return { ok: true, columns: change.to };
     case "state":

@@ -21,6 +21,7 @@ function slip(id: string, more: Partial<SlipFacts> = {}): SlipFacts {
     owner: { side: "ours", personId: "suki" },
     due: { day: "2026-11-27", time: null, zone: "Europe/London" },
     priority: "normal",
+    estimate: null,
     projectId: null,
     workstreamId: null,
     state: "proposed",

@@ -12,6 +12,7 @@ export interface WrittenSlip {
   readonly end: number;
   readonly due: Due | null;
   readonly priority: Priority;
+  readonly estimate?: number | null;
 }
 
 /** What is handed out for a task that is kept with a letter, and who has it. */

@@ -12,6 +12,8 @@ export interface NewTask {
   readonly theirsId?: string | null;
   readonly due: Due | null;
   readonly priority: Priority;
+  /** Minutes of work. */
+  readonly estimate?: number | null;
   readonly projectId: string | null;
   readonly workstreamId: string | null;
 }

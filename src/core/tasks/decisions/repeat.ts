@@ -29,6 +29,7 @@ const KEPT = [
   "dueTime",
   "dueZone",
   "priority",
+  "estimate",
   "projectId",
   "workstreamId",
   "conversationId",

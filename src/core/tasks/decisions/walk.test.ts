@@ -52,6 +52,7 @@ class House {
               owner: { side: "ours" as const, personId: null },
               due: null,
               priority: "normal" as const,
+              estimate: null,
               projectId: null,
               workstreamId: null,
               state: row.state as SlipFacts["state"],

@@ -1,0 +1,74 @@
+import { expect, test } from "vitest";
+import { PLAIN_WEEK } from "../time/day";
+import { hasteIn, hasteLessons, type KeptHaste, meantByHaste, withHaste } from "./haste";
+import type { FoundSlip } from "./slip";
+
+// Wednesday 4 March 2026.
+const sentDay = "2026-03-04";
+const kept = (haste: string, dueDay: string | null, times = 1, writer = "ada@beech.example"): KeptHaste => ({
+  writer,
+  haste,
+  sentDay,
+  dueDay,
+  times,
+});
+const slip: FoundSlip = {
+  kind: "ask",
+  start: 0,
+  end: 9,
+  title: "Send it",
+  owner: null,
+  due: { day: sentDay, time: null, others: ["2026-03-05"], words: "ASAP" },
+  priority: "high",
+  estimate: null,
+  haste: "as soon as possible",
+  rule: "please",
+  reason: "please, “ASAP”",
+  confidence: 0.9,
+};
+const read = (lessons: readonly KeptHaste[], one = slip, writer = "ada@beech.example") =>
+  withHaste([one], writer, sentDay, hasteLessons(lessons, PLAIN_WEEK), PLAIN_WEEK)[0]!;
+
+test("words of haste are known whatever they are written like, days are none", () => {
+  expect(["ASAP", "as soon  as you can", "Urgently", "straight away", "today", "Friday"].map(hasteIn)).toEqual([
+    "as soon as possible",
+    "as soon as possible",
+    "urgent",
+    "at once",
+    null,
+    null,
+  ]);
+});
+
+test("haste means what it was kept as most often, in working days, from the first time on", () => {
+  expect(read([kept("as soon as possible", "2026-03-09")])).toMatchObject({
+    due: { day: "2026-03-09", others: [] },
+    reason: "please, “ASAP”, which was kept as 3 working days later for this writer before",
+  });
+  const mixed = [kept("as soon as possible", "2026-03-05", 2), kept("as soon as possible", sentDay)];
+  expect(read(mixed).due?.day).toBe("2026-03-05");
+  expect(read([kept("as soon as possible", null, 2)]).due).toBeNull();
+  // A day before the letter was sent says nothing.
+  expect(read([kept("as soon as possible", "2026-02-27", 5)])).toEqual(slip);
+});
+
+test("after 200 corrections it is read so every time; other words, other writers and slips with a day are read as before", () => {
+  const lessons = [kept("as soon as possible", "2026-03-06", 200), kept("as soon as possible", sentDay, 12)];
+  expect(read(lessons).due?.day).toBe("2026-03-06");
+  expect(read(lessons, slip, "bo@oak.example")).toEqual(slip);
+  for (const other of [
+    { ...slip, haste: "urgent", due: { ...slip.due!, words: "urgent" } },
+    { ...slip, haste: null, due: { ...slip.due!, words: "today" } },
+    { ...slip, haste: null, due: null },
+  ])
+    expect(read(lessons, other)).toEqual(other);
+});
+
+test("what was kept two ways as often means neither", () => {
+  const lessons = hasteLessons([kept("urgent", sentDay, 3), kept("urgent", "2026-03-05", 3)], PLAIN_WEEK);
+  expect(meantByHaste("ada@beech.example", "urgent", lessons)).toBeNull();
+  expect(lessons.map(({ days, kept: times }) => [days, times])).toEqual([
+    [0, 3],
+    [1, 3],
+  ]);
+});
