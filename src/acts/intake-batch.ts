@@ -10,6 +10,7 @@ import type { Envelope, RemotePlace } from "../core/letters/ways";
 import { phraseOf } from "../core/reading/lessons";
 import type { FoundSlip } from "../core/reading/slip";
 import { guessProject } from "../core/sorting/guess-project";
+import { guessWorkstream } from "../core/sorting/guess-workstream";
 import type { Day } from "../core/time/day";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
@@ -154,7 +155,15 @@ export class IntakeBatch {
       id: newId(this.now),
       isNew: true,
       subject: l ? baseSubject(l.subject) || "(no subject)" : "A file that could not be read",
-      projectId: l ? guessProject(l.subject, l.text, firmId, this.house.projects) : null,
+      projectId: l
+        ? guessProject(
+            l.subject,
+            l.text,
+            firmId,
+            this.house.projects,
+            this.known.habits.get(l.from?.address ?? "") ?? null,
+          )
+        : null,
       place: "sort",
       lastAt: sentAt,
       brings: true,
@@ -302,7 +311,7 @@ export class IntakeBatch {
       estimate: found.estimate,
       haste: found.haste,
       projectId: joined.projectId,
-      workstreamId: null,
+      workstreamId: guessWorkstream(`${found.title} ${l.subject}`, joined.projectId, this.house.workstreams),
       state: "proposed",
       taskId: null,
       change: changes?.change ?? null,

@@ -1,6 +1,7 @@
 import { sql } from "drizzle-orm";
 import type { Person } from "../core/reading/slip";
 import type { ProjectWords } from "../core/sorting/guess-project";
+import type { WorkstreamWords } from "../core/sorting/guess-workstream";
 import type { Database } from "../data/engine/database";
 import { rowsOf } from "../data/rows";
 
@@ -11,6 +12,7 @@ export interface IntakeHouse {
   readonly figures: "dmy" | "mdy";
   readonly team: readonly (Person & { personId: string })[];
   readonly projects: readonly ProjectWords[];
+  readonly workstreams: readonly WorkstreamWords[];
 }
 
 /** The house as it is now. */
@@ -29,7 +31,12 @@ export async function intakeHouse(db: Database): Promise<IntakeHouse> {
     db,
     sql`select id, firm_id as "firmId", name, words from project`,
   );
+  const workstreams = await rowsOf<WorkstreamWords>(
+    db,
+    sql`select id, project_id as "projectId", name from workstream`,
+  );
   return {
+    workstreams,
     zone: organisation?.zone ?? "UTC",
     calendar: { workingDays: organisation?.workingDays ?? [1, 2, 3, 4, 5], holidays: organisation?.holidays ?? [] },
     figures: organisation?.figures ?? "dmy",

@@ -36,6 +36,9 @@ export function twinKey(l: Letter | null): string | null {
     : null;
 }
 
+/** Letters of one writer that are looked at for where they went. */
+const HABIT_LETTERS = 40;
+
 /** What is here already that new letters may belong to, looked up once for a batch, within its transaction. */
 export class IntakeKnown {
   readonly conversations = new Map<string, Joined>();
@@ -48,6 +51,8 @@ export class IntakeKnown {
   /** Message-IDs of notices of the house itself that have come back. */
   readonly ownNotices = new Set<string>();
   readonly continuing: Continuing[] = [];
+  /** By who writes, the project that all of their last letters went to. */
+  readonly habits = new Map<string, string>();
   /** Letters that are here, by what all copies of one message have in common. */
   readonly twins = new Map<string, string>();
 
@@ -64,6 +69,7 @@ export class IntakeKnown {
     await this.loadContinuing(letters);
     await this.loadWriters(letters);
     await this.loadOwnNotices(letters);
+    await this.loadHabits(letters);
   }
 
   /** Ids of letters by the sums of their bytes. */
@@ -74,6 +80,21 @@ export class IntakeKnown {
       sql`select id, sha256 from letter where sha256 in ${wanted} union all select letter_id, sha256 from letter_copy where sha256 in ${wanted}`,
     );
     return new Map(rows.map((row) => [row.sha256, row.id]));
+  }
+
+  /** Where letters of these writers went before: a project that everybody may see, where it was the only one. */
+  private async loadHabits(letters: readonly Letter[]): Promise<void> {
+    if (this.house.projects.length === 0) return;
+    const writers = [...new Set(letters.flatMap((l) => l.from?.address ?? []))];
+    if (writers.length === 0) return;
+    const rows = await rowsOf<{ writer: string; projectId: string }>(
+      this.tx,
+      sql`select w.writer, min(c.project_id::text) as "projectId" from jsonb_array_elements_text(${JSON.stringify(writers)}::jsonb) as w(writer)
+        cross join lateral (select conversation_id from letter where from_address = w.writer limit ${HABIT_LETTERS}) l
+        join conversation c on c.id = l.conversation_id join project p on p.id = c.project_id and not p.is_private
+        where c.place = 'dealt with' group by w.writer having count(distinct c.project_id) = 1`,
+    );
+    for (const { writer, projectId } of rows) this.habits.set(writer, projectId);
   }
 
   /** Letters that are here with other bytes: every server adds lines of its own to the head of a message. */

@@ -10,6 +10,7 @@ const ask: ReadingAsk = {
     figures: "dmy",
     team: [{ id: "ines", personId: "ines", name: "Ines Valdarno", address: "ines@house.example" }],
     projects: [],
+    workstreams: [],
   },
   lessons: [],
   haste: [],

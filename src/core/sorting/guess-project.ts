@@ -8,13 +8,16 @@ export interface ProjectWords {
 
 /**
  * The project a letter most likely belongs to: the one whose words stand in the subject; else the only project of the
- * writer's firm; else the one project named in the text. Null where none or several fit alike.
+ * writer's firm; else the one project named in the text; else the one that the writer's letters went to before. Null where
+ * none or several fit alike.
+ * @param habit the project that all of the writer's last letters went to; null where they went to several, or none
  */
 export function guessProject(
   subject: string,
   text: string,
   firmId: string | null,
   projects: readonly ProjectWords[],
+  habit: string | null = null,
 ): string | null {
   const named = (where: string, among: readonly ProjectWords[]) => {
     const lower = where.toLowerCase();
@@ -27,6 +30,7 @@ export function guessProject(
   return (
     named(subject, projects) ??
     (own.length === 1 ? own[0]!.id : null) ??
-    named(text.slice(0, 5_000), own.length > 0 ? own : projects)
+    named(text.slice(0, 5_000), own.length > 0 ? own : projects) ??
+    (projects.some((project) => project.id === habit) ? habit : null)
   );
 }

@@ -51,6 +51,7 @@ test("what is not understood stays in the title, signs and command words too", (
     ownerId: null,
     due: null,
     priority: "normal",
+    estimate: null,
     projectId: null,
   });
   expect(read("Who has the safety file?").title).toBe("Who has the safety file?");

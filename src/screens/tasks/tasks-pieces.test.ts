@@ -185,6 +185,7 @@ describe("a field changed on the screen before it is saved", () => {
       owner: { ownerId: "rosa", theirsId: null },
       due: { dueDay: "2026-11-24", dueTime: null },
       priority: { priority: "normal" },
+      estimate: { estimate: null },
       project: { projectId: "keel", workstreamId: null },
       state: { state: "to begin" },
     });
