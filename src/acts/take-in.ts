@@ -7,9 +7,12 @@ import { type Incoming, lookUp, parseIncoming, type ReadIncoming, readParsed, wh
 import { tellScreens } from "./tell-screens";
 
 /** Letters written in one transaction: enough to be quick, few enough that nobody waits long behind it. */
-export const BATCH = 40;
+export const BATCH = 100;
 
-/** Letters after which the engine is told anew how its tables look: PGlite never does so by itself, and plans badly without. */
+/**
+ * Letters after which the engine is told anew how its tables look: PGlite never does so by itself, and plans badly without.
+ * Of letters only what they are looked up by: counting the words of all texts would take most of that time.
+ */
 const ANALYZE_EVERY = 1_000;
 
 /** How messages come in. */
@@ -38,7 +41,11 @@ async function write(
   tellScreens();
   if (Math.floor(count / ANALYZE_EVERY) > Math.floor((count - read.length) / ANALYZE_EVERY))
     // A help, not a need: the letters are here already.
-    await db.execute(sql`analyze letter, conversation, thread, arrival, slip, correspondent`).catch(() => {});
+    await db
+      .execute(
+        sql`analyze letter (id, sha256, conversation_id, message_id, sent_at, received_at, from_address), conversation, thread, arrival, slip, correspondent`,
+      )
+      .catch(() => {});
   return taken;
 }
 
