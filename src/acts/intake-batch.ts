@@ -14,7 +14,7 @@ import { guessWorkstream } from "../core/sorting/guess-workstream";
 import type { Day } from "../core/time/day";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
-import { insertRows } from "../data/insert-rows";
+import { insertion, insertTogether } from "../data/insert-rows";
 import { noteUnread } from "../data/note-unread";
 import { noteLettersHeard } from "../data/queries/heard";
 import { rowsOf } from "../data/rows";
@@ -327,79 +327,34 @@ export class IntakeBatch {
   private async write(): Promise<void> {
     const { letters, raws, copies, arrivals, threads, slips } = this.rows;
     const touched = [...this.known.conversations.values()];
-    const made = touched.filter((joined) => joined.isNew);
     const at = new Date(this.now);
-    if (made.length > 0) {
-      await insertRows(
-        this.tx,
-        conversation,
-        made.map((joined) => ({
-          id: joined.id,
-          subject: joined.subject,
-          projectId: joined.projectId,
-          place: this.isOurs || this.notices.has(joined.id) ? ("dealt with" as const) : ("sort" as const),
-          outcome: this.isOurs
-            ? ("answered" as const)
-            : this.notices.has(joined.id)
-              ? ("filed by itself" as const)
-              : null,
-          dealtAt: this.isOurs || this.notices.has(joined.id) ? at : null,
-          lastAt: new Date(joined.lastAt),
-          cameAt: at,
-        })),
-      );
-    }
-    await insertRows(this.tx, letter, letters);
+    await insertTogether(this.tx, [
+      insertion(conversation, this.newConversations(touched, at)),
+      insertion(letter, letters),
+      // One JSON parameter: PGlite takes batches of bytea parameters at a third of this speed.
+      raws.length === 0
+        ? null
+        : sql`insert into raw_letter (letter_id, bytes) select r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(raws)}::jsonb) as r(id uuid, b text)`,
+      copies.length === 0
+        ? null
+        : sql`insert into letter_copy (sha256, letter_id, bytes) select r.sha256, r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(copies)}::jsonb) as r(id uuid, sha256 text, b text) on conflict do nothing`,
+      // Read again after the server counted its letters anew: where it lies now is what counts.
+      insertion(
+        arrival,
+        [...arrivals.values()],
+        sql`on conflict (letter_id, way_in_id) do update set remote = coalesce(excluded.remote, arrival.remote)`,
+      ),
+      insertion(thread, threads, sql`on conflict do nothing`),
+      insertion(slip, slips),
+    ]);
     const written = new Set(letters.map((one) => one.conversationId));
     const continued = touched.filter((joined) => !joined.isNew && written.has(joined.id));
-    if (continued.length > 0) {
-      const rows = continued.map(({ id, lastAt, brings }) => ({ id, last_at: new Date(lastAt), brings }));
-      await this.tx.execute(
-        sql`update conversation c set last_at = greatest(c.last_at, r.last_at), is_unread = true
-          from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as r(id uuid, last_at timestamptz, brings boolean) where c.id = r.id`,
-      );
-      await this.tx.execute(
-        sql`update conversation c set place = 'sort', outcome = null, dealt_at = null, dealt_by = null, came_at = ${at}
-          from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as r(id uuid, brings boolean) where c.id = r.id and r.brings and c.place = 'dealt with'`,
-      );
-      // What was put by is back as soon as somebody writes in it.
-      const spoken = letters.filter((one) => one.automatic === null).map((one) => one.conversationId);
-      if (spoken.length > 0)
-        await this.tx.execute(
-          sql`update conversation set place = 'sort', put_until = null, returned_at = ${at}, outcome = null, dealt_at = null, dealt_by = null, came_at = ${at}
-            where place = 'put by' and id in ${spoken}`,
-        );
-    }
-    // One JSON parameter: PGlite takes batches of bytea parameters at a third of this speed.
-    if (raws.length > 0)
-      await this.tx.execute(
-        sql`insert into raw_letter (letter_id, bytes) select r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(raws)}::jsonb) as r(id uuid, b text)`,
-      );
-    if (copies.length > 0)
-      await this.tx.execute(
-        sql`insert into letter_copy (sha256, letter_id, bytes) select r.sha256, r.id, decode(r.b, 'base64') from jsonb_to_recordset(${JSON.stringify(copies)}::jsonb) as r(id uuid, sha256 text, b text) on conflict do nothing`,
-      );
-    // Read again after the server counted its letters anew: where it lies now is what counts.
-    await insertRows(
-      this.tx,
-      arrival,
-      [...arrivals.values()],
-      sql`on conflict (letter_id, way_in_id) do update set remote = coalesce(excluded.remote, arrival.remote)`,
-    );
-    for (const { from, to } of this.merges) {
-      for (const table of [letter, slip, task, thread, outgoing])
-        await this.tx.update(table).set({ conversationId: to }).where(eq(table.conversationId, from));
-      await this.tx
-        .update(conversation)
-        .set({ place: "dealt with", outcome: "joined", mergedInto: to, dealtAt: at })
-        .where(eq(conversation.id, from));
-    }
+    await this.goOn(continued, at);
+    for (const one of this.merges) await this.mergeInto(one, at);
     for (const [address, { until, letterId }] of this.away)
       await this.tx.execute(
         sql`update correspondent set away_until = ${until}, away_letter_id = ${letterId} where address = ${address}`,
       );
-    await insertRows(this.tx, thread, threads, sql`on conflict do nothing`);
-    await insertRows(this.tx, slip, slips);
     const kept = new Set(continued.map((joined) => joined.id));
     await noteLettersHeard(
       this.tx,
@@ -408,5 +363,57 @@ export class IntakeBatch {
     );
     const isFromMailbox = [...arrivals.values()].some((one) => one.remote);
     await noteUnread(this.tx, isFromMailbox ? touched.map((joined) => joined.id) : []);
+  }
+
+  private newConversations(touched: readonly Joined[], at: Date): (typeof conversation.$inferInsert)[] {
+    return touched
+      .filter((joined) => joined.isNew)
+      .map((joined) => {
+        const isNotice = this.notices.has(joined.id);
+        return {
+          id: joined.id,
+          subject: joined.subject,
+          projectId: joined.projectId,
+          place: this.isOurs || isNotice ? "dealt with" : "sort",
+          outcome: this.isOurs ? "answered" : isNotice ? "filed by itself" : null,
+          dealtAt: this.isOurs || isNotice ? at : null,
+          lastAt: new Date(joined.lastAt),
+          cameAt: at,
+        };
+      });
+  }
+
+  /** Conversations that were here go on: what brings something returns to Sort, and what was put by as soon as somebody writes in it. */
+  private async goOn(continued: readonly Joined[], at: Date): Promise<void> {
+    if (continued.length === 0) return;
+    const spoken = new Set(this.rows.letters.filter((one) => one.automatic === null).map((one) => one.conversationId));
+    const rows = continued.map(({ id, lastAt, brings }) => ({
+      id,
+      last_at: new Date(lastAt),
+      brings,
+      is_spoken: spoken.has(id),
+    }));
+    await this.tx.execute(
+      sql`update conversation c set last_at = greatest(c.last_at, r.last_at), is_unread = true,
+          place = case when r.returns then 'sort' else c.place end, came_at = case when r.returns then ${at} else c.came_at end,
+          outcome = case when r.returns then null else c.outcome end, dealt_at = case when r.returns then null else c.dealt_at end,
+          dealt_by = case when r.returns then null else c.dealt_by end,
+          put_until = case when r.is_back then null else c.put_until end, returned_at = case when r.is_back then ${at} else c.returned_at end
+        from (select w.id, w.last_at, o.place = 'put by' and w.is_spoken as is_back,
+            (o.place = 'dealt with' and w.brings) or (o.place = 'put by' and w.is_spoken) as returns
+          from jsonb_to_recordset(${JSON.stringify(rows)}::jsonb) as w(id uuid, last_at timestamptz, brings boolean, is_spoken boolean)
+          join conversation o on o.id = w.id) r
+        where c.id = r.id`,
+    );
+  }
+
+  /** A letter shows that two conversations are one: all of the first goes to the second. */
+  private async mergeInto({ from, to }: { from: string; to: string }, at: Date): Promise<void> {
+    for (const table of [letter, slip, task, thread, outgoing])
+      await this.tx.update(table).set({ conversationId: to }).where(eq(table.conversationId, from));
+    await this.tx
+      .update(conversation)
+      .set({ place: "dealt with", outcome: "joined", mergedInto: to, dealtAt: at })
+      .where(eq(conversation.id, from));
   }
 }

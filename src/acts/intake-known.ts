@@ -74,10 +74,10 @@ export class IntakeKnown {
 
   /** Ids of letters by the sums of their bytes. */
   async hereBySum(sums: readonly string[]): Promise<Map<string, string>> {
-    const wanted = [...sums, ""];
+    const wanted = sql.param([...sums]);
     const rows = await rowsOf<{ id: string; sha256: string }>(
       this.tx,
-      sql`select id, sha256 from letter where sha256 in ${wanted} union all select letter_id, sha256 from letter_copy where sha256 in ${wanted}`,
+      sql`select id, sha256 from letter where sha256 = any(${wanted}::text[]) union all select letter_id, sha256 from letter_copy where sha256 = any(${wanted}::text[])`,
     );
     return new Map(rows.map((row) => [row.sha256, row.id]));
   }

@@ -53,10 +53,10 @@ export async function lookUp(db: Database, messages: readonly Incoming[]): Promi
     remote,
     sha256: crypto.createHash("sha256").update(raw).digest("hex"),
   }));
-  const sums = [...hashed.map((one) => one.sha256), ""];
+  const sums = sql.param(hashed.map((one) => one.sha256));
   const rows = await rowsOf<{ sha256: string }>(
     db,
-    sql`select sha256 from letter where sha256 in ${sums} union all select sha256 from letter_copy where sha256 in ${sums}`,
+    sql`select sha256 from letter where sha256 = any(${sums}::text[]) union all select sha256 from letter_copy where sha256 = any(${sums}::text[])`,
   );
   const here = new Set(rows.map((row) => row.sha256));
   return hashed.map((one) => ({ ...one, isHere: here.has(one.sha256) }));
@@ -90,13 +90,15 @@ export async function whatIsKnown(
   const letters = parsed.batch.letters.flatMap((one) => (one.ok ? [one.letter] : []));
   const inHaste = letters.flatMap(({ from, text }) => (from && hasHaste(text) ? [from.address] : []));
   const answered = letters.flatMap((letter) => idsOf(letter));
-  return {
-    names: await knownNames(db, parsed),
-    lessons: await lessonsFor(db, writers),
-    haste: await hasteFor(db, inHaste, calendar),
+  // Asked together: each by itself would wait behind another transaction of the intake.
+  const [names, lessons, haste, openTasks] = await Promise.all([
+    knownNames(db, parsed),
+    lessonsFor(db, writers),
+    hasteFor(db, inHaste, calendar),
     // Also of answers whose program dropped the references, as they will be joined.
-    openTasks: await openTasksAnswered(db, answered, await continuedBy(db, letters, now)),
-  };
+    continuedBy(db, letters, now).then((continued) => openTasksAnswered(db, answered, continued)),
+  ]);
+  return { names, lessons, haste, openTasks };
 }
 
 async function knownNames(db: Database, { batch }: ParsedIncoming): Promise<Map<string, string>> {

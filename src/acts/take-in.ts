@@ -68,7 +68,7 @@ export async function takeIn(
 }
 
 /** Batches that are parsed and read ahead of the one that is being written: enough that neither side waits for the other. */
-const AHEAD = 5;
+const AHEAD = 8;
 
 /**
  * Takes batch after batch in, as `takeIn` does. While the database writes one, the next are parsed and read for what they ask;

@@ -21,15 +21,17 @@ export async function hasteFor(
   if (writers.length === 0) return [];
   const addresses = JSON.stringify([...new Set(writers)]);
   const mine = sql`(select jsonb_array_elements_text(${addresses}::jsonb))`;
-  const rows = await rowsOf<KeptHaste>(
-    db,
-    sql`select l.from_address as writer, s.haste, ${sentDay} as "sentDay", s.due_day::text as "dueDay", count(*)::int as times
-      from letter l join slip s on s.letter_id = l.id where l.from_address in ${mine} and ${kept} and not s.is_haste_unlearnt group by 1, 2, 3, 4 limit ${MOST}`,
-  );
-  const brought = await rowsOf<HasteLesson>(
-    db,
-    sql`select writer, haste, days, kept from haste_brought where writer in ${mine} and not is_unlearnt limit ${MOST}`,
-  );
+  const [rows, brought] = await Promise.all([
+    rowsOf<KeptHaste>(
+      db,
+      sql`select l.from_address as writer, s.haste, ${sentDay} as "sentDay", s.due_day::text as "dueDay", count(*)::int as times
+        from letter l join slip s on s.letter_id = l.id where l.from_address in ${mine} and ${kept} and not s.is_haste_unlearnt group by 1, 2, 3, 4 limit ${MOST}`,
+    ),
+    rowsOf<HasteLesson>(
+      db,
+      sql`select writer, haste, days, kept from haste_brought where writer in ${mine} and not is_unlearnt limit ${MOST}`,
+    ),
+  ]);
   return together(hasteLessons(rows, calendar), brought);
 }
 

@@ -45,6 +45,8 @@ export async function noteLettersHeard(
 ): Promise<void> {
   if (letters.length === 0) return;
   const conversationIds = [...new Set(letters.map((one) => one.conversationId))];
+  const tasks = await rowsOf(db, sql`select 1 from task where conversation_id in ${conversationIds} limit 1`);
+  if (tasks.length === 0) return;
   const told = await rowsOf<{ taskId: string; personId: string; entryId: string }>(
     db,
     sql`select t.id as "taskId", t.owner_id as "personId", l.id as "entryId" from task t join letter l on l.conversation_id = t.conversation_id
