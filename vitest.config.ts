@@ -12,6 +12,7 @@ export default defineConfig({
       "tests/command/**/*.test.ts",
       "tests/rounds/**/*.test.ts",
     ],
+    globalSetup: "tests/empty-databases.ts",
     pool: "forks",
     maxWorkers: 2,
     testTimeout: 120_000,

@@ -1,10 +1,12 @@
 import crypto from "node:crypto";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
+import { copyEmpty } from "../empty-databases";
 import { jamIn, scratch } from "./jam";
 
 const box = scratch();
 const jam = jamIn(path.join(box.folder, "data"));
+copyEmpty(path.join(box.folder, "data"));
 afterAll(() => box.remove());
 
 const letter = (n: number, body = "Hello.") =>

@@ -7,6 +7,7 @@ import { addPerson, makeOrganisation } from "@/acts/set-up";
 import { wayInNamed } from "@/acts/ways-in";
 import type { Database } from "@/data/engine/database";
 import { type OpenDatabase, openDatabase } from "@/data/engine/database";
+import { copyEmpty, EMPTY_POSTGRES } from "../empty-databases";
 
 /** The databases that the data tests run on: PGlite always, PostgreSQL where the test run has started one. */
 export const ENGINES: readonly ("PGlite" | "PostgreSQL")[] = process.env.JAM_TEST_POSTGRES
@@ -36,7 +37,8 @@ export async function testHouse(engine: "PGlite" | "PostgreSQL"): Promise<TestHo
     await client.query(query);
     await client.end();
   };
-  if (engine === "PostgreSQL") await admin(`create database ${name}`);
+  if (engine === "PostgreSQL") await admin(`create database ${name} template ${EMPTY_POSTGRES}`);
+  else copyEmpty(folder);
   const open = await openDatabase({
     url: engine === "PostgreSQL" ? base.replace("/postgres?", `/${name}?`) : null,
     folder,

@@ -10,6 +10,7 @@ import { openDatabase } from "@/data/engine/database";
 import { newId } from "@/data/ids";
 import { rowsOf } from "@/data/rows";
 import { outgoing } from "@/data/schema-post";
+import { copyEmpty } from "../empty-databases";
 import { pause, seeded } from "./seeded";
 
 /** What came of rounds of killing the sender, against a server that loses answers. */
@@ -73,6 +74,7 @@ async function forgetfulServer(random: () => number) {
 export async function outboxRounds(rounds: number, seed: number): Promise<OutboxResult> {
   const random = seeded(seed);
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), "jam-outbox-"));
+  copyEmpty(folder);
   const server = await forgetfulServer(random);
   const letters = rounds * 6;
   try {

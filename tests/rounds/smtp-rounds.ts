@@ -2,6 +2,7 @@ import crypto from "node:crypto";
 import path from "node:path";
 import nodemailer from "nodemailer";
 import { jamIn, scratch } from "../command/jam";
+import { copyEmpty } from "../empty-databases";
 import { pause, seeded } from "./seeded";
 
 /** What came of rounds of killing the server while letters come in. */
@@ -53,6 +54,7 @@ export async function smtpRounds(
     JAM_SMTP_PORT: String(port + 1),
     JAM_DOMAIN: "house.example",
   });
+  copyEmpty(path.join(box.folder, "data"));
   const acknowledged = new Map<string, string>();
   let tried = 0;
   try {
