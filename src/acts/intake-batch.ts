@@ -311,7 +311,7 @@ export class IntakeBatch {
       estimate: found.estimate,
       haste: found.haste,
       projectId: joined.projectId,
-      workstreamId: guessWorkstream(`${found.title} ${l.subject}`, joined.projectId, this.house.workstreams),
+      workstreamId: guessWorkstream(found.title, l.subject, joined.projectId, this.house.workstreams),
       state: "proposed",
       taskId: null,
       change: changes?.change ?? null,

@@ -13,6 +13,8 @@ describe("an estimate", () => {
       ["Repaint the hatch (estimate: 3 h)", 180],
       ["Allow an hour and a half for the keel", 90],
       ["I reckon it takes Rosa a day.", 480],
+      ["Ten minutes.", 10],
+      ["Half an hour at most", 30],
       ["a good deal of it is one hour's work", 60],
     ];
     for (const [text, minutes] of said) expect(estimateOf(text)?.minutes ?? null, text).toBe(minutes);
@@ -30,8 +32,13 @@ describe("an estimate", () => {
     for (const text of said) expect(estimateOf(text), text).toBeNull();
   });
   test("may stand in the sentence behind the ask", () => {
-    const behind = ["It shouldn't take more than an hour.", "That's a two-hour job.", "I think it will take a day."];
-    expect(behind.map(speaksOfWorkBefore)).toEqual([true, true, true]);
+    const behind = [
+      "It shouldn't take more than an hour.",
+      "That's a two-hour job.",
+      "I think it will take a day.",
+      "Ten minutes.",
+    ];
+    expect(behind.map(speaksOfWorkBefore)).toEqual([true, true, true, true]);
     expect(speaksOfWorkBefore("Painting the shed takes a day.")).toBe(false);
   });
 });

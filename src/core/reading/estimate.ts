@@ -11,9 +11,14 @@ const SAID: readonly RegExp[] = [
   `\\b(?:allow|plan(?: in)?|reckon (?:on|with)|budget(?: for)?|set aside|put aside|block|give it|spend|expect)\\s+${ABOUT}(?<d>${DURATION})`,
   // "a two-hour job", "an hour's work", "two days of work", "ten minutes of your time"
   `(?<![\\p{L}-])(?:an?\\s)?(?<d>${DURATION})(?:['’]s?|s['’])?\\s+(?:of\\s+)?(?:(?:your|our|his|her|their|somebody['’]s|hard|solid|honest)\\s+)?(?:work|jobs?|tasks?|effort|your time)\\b`,
+  // "Ten minutes." and "Half an hour at most." by themselves, behind an ask
+  `^${ABOUT}(?<d>${DURATION})(?:\\s+(?:at (?:the )?most|or so|or less|tops|maximum|max))?\\s*[.!]?$`,
   // "estimate: 3 h", "effort: half a day"
   `(?:^|[\\s,(])(?:estimate|estimated(?: time| effort)?|est\\.?|effort|duration|time needed)\\s*[:=]\\s*${ABOUT}(?<d>${DURATION})`,
 ].map((source) => new RegExp(source, "iu"));
+
+/** A length of work and nothing else: said of what stands before. */
+const ALONE = SAID[3]!;
 
 /** What takes long by itself is no work: delivery, drying, the way there. */
 const NO_WORK =
@@ -32,6 +37,7 @@ export function estimateOf(text: string): { readonly minutes: number; readonly w
 
 /** Whether a clause that asks nothing says how long what was asked before it takes: "It should not take more than an hour." */
 export function speaksOfWorkBefore(text: string): boolean {
+  if (ALONE.test(text)) return true;
   return /^(?:(?:and|but|i (?:think|guess|reckon|expect|suppose)|we (?:think|reckon|expect)|my guess is|in all|all in all|altogether|that said)[,\s]+)*(?:that |this |it |which |should |shouldn['’]t |would |won['’]t |will |the (?:whole|entire|lot|job|work|thing)|estimate|est\b|effort|allow |reckon |plan |budget |set aside |give it |about |it['’]s |that['’]s |expect )/i.test(
     text,
   );

@@ -27,7 +27,8 @@ test("a workstream is known by the words of its name, where one alone has most o
     { id: "l", projectId: "mill", name: "Lock keeper" },
     { id: "o", projectId: "quay", name: "Opening" },
   ];
-  const guess = (words: string, project: string | null = "mill") => guessWorkstream(words, project, streams);
+  const guess = (title: string, project: string | null = "mill", subject = "") =>
+    guessWorkstream(title, subject, project, streams);
   expect([
     guess("Mend the torn surface"),
     guess("Paint the gates"),
@@ -36,5 +37,7 @@ test("a workstream is known by the words of its name, where one alone has most o
     guess("Plan the opening"),
     guess("Plan the opening", "quay"),
     guess("Plan the opening", null),
-  ]).toEqual(["s", "g", null, "g", null, "o", null]);
+    guess("Send it", "mill", "The lock keeper’s house"),
+    guess("Send it", "quay", "The opening"),
+  ]).toEqual(["s", "g", null, "g", null, "o", null, "l", null]);
 });

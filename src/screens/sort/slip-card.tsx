@@ -32,13 +32,6 @@ export function SlipCard(props: SlipCardProps) {
     isOpen: editing === field,
     onOpen: (isOpen: boolean) => props.onEdit(isOpen ? field : null),
   });
-  const estimateWord = (
-    <EstimateWord
-      estimate={slip.estimate}
-      {...open("estimate")}
-      onPick={(to) => void props.onChange({ field: "estimate", to })}
-    />
-  );
   if (slip.task) {
     return (
       <article className="slip !py-2 text-[12.5px]" aria-label={`Kept: ${slip.task.title}`}>
@@ -124,7 +117,11 @@ export function SlipCard(props: SlipCardProps) {
         {slip.estimate !== null && (
           <span className="whitespace-nowrap">
             <span className="mr-1.5 font-normal text-soft">·</span>
-            {estimateWord}
+            <EstimateWord
+              estimate={slip.estimate}
+              {...open("estimate")}
+              onPick={(to) => void props.onChange({ field: "estimate", to })}
+            />
           </span>
         )}
       </div>
@@ -143,7 +140,6 @@ export function SlipCard(props: SlipCardProps) {
             {...open("project")}
             onPick={(to) => void props.onChange({ field: "project", to })}
           />
-          {slip.estimate === null && estimateWord}
         </SlipFoot>
       )}
       {isLit && props.handing && <div className="mt-2">{props.handing}</div>}
