@@ -6,6 +6,9 @@ export interface HeaderField {
   readonly value: string;
 }
 
+/** Addresses from which programs send what was published elsewhere: common practice of senders, not a standard. */
+const FEED = /^(?:rss|rss-?feeds?|feeds?|newsletters?|news-letter|mailings?)@/;
+
 const AWAY_SUBJECT =
   /^\s*(?:automatic reply|auto(?:matic)?[- ]?(?:response|reply)|autoreply|out of (?:the )?office|abwesenheits(?:notiz|assistent)|automatische antwort|réponse automatique|absence du bureau|respuesta automática|fuera de la oficina|risposta automatica|fuori sede|automatisch antwoord|afwezigheid|autosvar|frånvaro|fravær|poissaolo|odpowiedź automatyczna|resposta automática|away from (?:the office|my (?:mail|desk))|(?:on )?vacation (?:reply|message))(?=[\s:!.,]|$)/iu;
 
@@ -48,6 +51,7 @@ export function automaticKind(
   if (/^\s*text\/calendar/.test(type)) return "calendar";
   if (has("list-id") || has("list-post")) return has("list-post") ? "list" : "newsletter";
   if (has("list-unsubscribe") || /^(?:bulk|junk)$/.test(value("precedence").trim())) return "newsletter";
+  if (FEED.test(fromAddress)) return "newsletter";
   if (value("precedence").trim() === "list") return "list";
   if (submitted !== "" && !submitted.startsWith("no")) return "notice";
   return null;

@@ -40,6 +40,7 @@ test("machines are known by their headers", () => {
   expect(kind({ "list-id": "<x>", "list-post": "<mailto:x>" })).toBe("list"); // RFC 2369, 2919
   expect(kind({ "list-unsubscribe": "<mailto:x>" })).toBe("newsletter");
   expect(kind({ precedence: "bulk" })).toBe("newsletter");
+  expect(kind({}, "", "rssfeeds@out.example")).toBe("newsletter");
   expect(kind({}, "Automatic reply: Bolts")).toBe("automatic reply");
   expect(kind({}, "Undelivered Mail Returned to Sender", "mailer-daemon@x.example")).toBe("bounce");
   expect(kind({}, "Bolts")).toBeNull();

@@ -53,7 +53,9 @@ function blocksOf(text: string, part: TextPart): Block[] {
     const next = /^\s*(\S+)/.exec(text.slice(end, end + 80))?.[1] ?? "";
     const hadRoom = line.length + 1 + next.length < width;
     const isEnded = /[.?!,)]["”’']?$/.test(line) || /^[\p{Lu}\d"“(]/u.test(next) || line.length < width * SHORT_LINE;
-    isBroken = isUnfolded || /[:;]$/.test(line) || line.length > FOLDED_AT || (hadRoom && isEnded);
+    // In letters written line by line too, a full line that goes on in small letters was folded.
+    const goesOn = !hadRoom && !isEnded && /^\p{Ll}/u.test(next);
+    isBroken = (isUnfolded && !goesOn) || /[:;]$/.test(line) || line.length > FOLDED_AT || (hadRoom && isEnded);
     at = end;
   }
   return blocks;

@@ -1,6 +1,10 @@
 /** What is settled, or was only feared. */
 const SETTLED =
-  /\b(?:(?:no|nobody|no one|none|never|hardly|not a) (?:\w+ ){0,3}(?:complain\w*|complaints?|damaged?|broken|missing|wrong|late|lost)|no (?:problem|trouble|damage|delay|complaints?)|not a problem|nothing (?:is )?wrong|sorted(?: now| out)?|fixed(?: now)?|solved|resolved|all (?:fine|good|well) (?:now|again)|works again|mended|replaced already|may be (?:fined|charged|refused|rejected|liable|removed)|as (?:you know|agreed|planned|requested|ordered|usual|expected|you asked|discussed)|in case|to avoid|avoid|prevent|would have|might have|luckily|fortunately|without (?:delay|trouble|damage)|(?:is|are) (?:back|up) (?:again|and running))\b/i;
+  /\b(?:(?:no|nobody|no one|none|never|hardly|not a) (?:\w+ ){0,3}(?:complain\w*|complaints?|damaged?|broken|missing|wrong|late|lost)|no (?:problem|trouble|damage|delay|complaints?)|not a problem|nothing (?:is )?wrong|sorted(?: now| out)?|fixed(?: now)?|solved|resolved|all (?:fine|good|well) (?:now|again)|works again|mended|replaced already|may be (?:fined|charged|refused|rejected|liable|removed)|as (?:you know|agreed|planned|requested|ordered|usual|expected|you asked|discussed)|in case|to avoid|avoid|prevent|would have|might have|luckily|fortunately|without (?:delay|trouble|damage)|(?:is|are) (?:back|up) (?:again|and running)|(?:missing|beside) the point|a problem only (?:if|when)|only a problem (?:if|when)|(?:they|you|he|she|we|people) (?:is|are|was|were) smoking|shouldn['’]t be (?:a|any|too|such))\b/i;
+
+/** What somebody did not think, know or want is no fault of a thing, and nothing that was not heard either. */
+const NOT_MEANT =
+  /(?:^|\b(?:i|we|you|he|she|they|people|one)\b[^.;]{0,20})\b(?:didn['’]t|did not|haven['’]t|hasn['’]t|wasn['’]t|weren['’]t) (?:think(?:ing)?|want|wanted|know|known|reali[sz]e|mean|meant|say|said|hear|heard|see|seen|notice|aware|sure|remember|expect|expecting|understand|ask|asked)\b/i;
 
 /** "My apologies for the delay": what it is about is over, or told elsewhere. */
 const APOLOGY = /^(?:(?:my|our|many|sincere) )*(?:apologies|apologi[sz]ing)\b|^(?:i|we) (?:do )?apologi[sz]e\b/i;
@@ -12,6 +16,7 @@ function isNoTrouble(text: string): boolean {
     /^["“>]/.test(text) ||
     /^(?:if|should|unless|when|whether|in case|failing|otherwise|or else) /i.test(text) ||
     SETTLED.test(text) ||
+    NOT_MEANT.test(text) ||
     APOLOGY.test(text)
   );
 }

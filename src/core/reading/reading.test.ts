@@ -140,3 +140,20 @@ test("how long the work takes is read with the ask or from the sentence behind i
   expect(found.map(({ estimate }) => estimate)).toEqual([30, 120, null]);
   expect(found[0]!.reason).toContain("“half an hour”");
 });
+
+test("turns that only look like asks, questions, promises or trouble are none; a doubted word asks nothing", () => {
+  const said = [
+    "Believe it or not, the oven is older than I am.",
+    "Well, think about it.",
+    "You should be all set now.",
+    "They are asked to wait outside.",
+    "There is (must be?) a second tin.",
+    "Who the hell bakes at noon?",
+    "I will keep watching the dough and hoping.",
+    "We're opening a new shop next week and I couldn't get away.",
+    "You are missing the point of rye.",
+    "I didn't think before writing.",
+    "Copyright 2026 Crumb.",
+  ];
+  for (const text of said) expect(read(`Hi Anna,\n\n${text}\n\nDov`), text).toEqual([]);
+});

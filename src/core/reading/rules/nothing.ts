@@ -19,7 +19,11 @@ const OPEN_DOOR =
   /^(?:please )?do (?:call|ring|write|ask|say|shout|get in touch|let (?:me|us) know|not hesitate)\b|\b(?:have|need|want) to (?:ask|check with|speak (?:to|with)|talk (?:to|with)|consult) .{1,40} first\b|\bneeds (?:until|till)\b|^please (?:see|find) (?:[\w'’-]+ ){0,4}(?:attached|enclosed)\b/i;
 
 const ADVERT =
-  /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|terms and conditions)\b/i;
+  /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|copyright (?:\(c\) )?\d{4}|terms and conditions)\b/i;
+
+/** Turns that have the form of an order or a duty, and ask nothing. */
+const IDIOM =
+  /^(?:(?:well|now|so|but|and|ok|oh)[, ]+)*(?:believe it or not|believe (?:me|you me)|trust me|mind you|(?:do not|don['’]t) (?:mind me|get me wrong|ask me (?:why|how)|worry about me)|never mind|correct me if|think about it|guess what|take it or leave it|go figure|bear in mind|far be it|suffice it to say|truth be told|come to think of it|rest assured|make no mistake|run,? (?:don['’]t|do not) walk)\b|\b(?:you|we|they|it|that|everything|things|all) should (?:now |then |soon |all )?be (?:all set|all right|alright|fine|ok|okay|good(?: to go)?|safe|sorted)\b|\bthey (?:are|were|will be) (?:asked|requested|required|reminded|instructed) to\b/i;
 
 /** "Please ignore this": what was written is taken back. */
 const TAKEN_BACK = /\b(?:ignore (?:this|that|it|my|the (?:last|previous|above))|disregard (?:this|that|my|the))\b/i;
@@ -33,7 +37,7 @@ export const nothing: KindRule = {
   confidence: 1,
   find(clause) {
     const { text } = clause;
-    if (ADVERT.test(text) || OPEN_DOOR.test(text)) return "nothing";
+    if (ADVERT.test(text) || OPEN_DOOR.test(text) || IDIOM.test(text)) return "nothing";
     if (RELEASE.test(text) && !/\bhold\b|\bdon['’]t send\b/i.test(text)) return "nothing";
     if (TAKEN_BACK.test(text) || CONSENT.test(text.trim()) || HELP_OFFERED.test(text)) return "nothing";
     if (OFFER.test(text) && !/\b(?:please|could you|can you)\b/i.test(text.slice(12))) return "nothing";

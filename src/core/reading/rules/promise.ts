@@ -2,7 +2,7 @@ import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
 
 const WILL =
-  /\b(?:i|we)(?:['’]ll| will| shall)(?: always| also| then| just| now| both| all| personally| gladly| certainly| definitely| of course)* (?!be\b(?! (?:with you|sending|bringing|delivering|ringing|calling|writing|posting|paying|in touch|back (?:to you|with)|ready (?:by|on|for)|done (?:by|on)))|have to (?:say|admit)|not\b|never\b|miss\b|see (?:you|how|what(?! (?:i|we) can))|also\b|then\b|just\b|remember\b|cherish|treasure|always\b|now\b|both\b|all\b|need\b|probably|know\b|assume|wait\b|love|try to (?:be|keep)|require|think about|want|believe)\w+/i;
+  /\b(?:i|we)(?:['’]ll| will| shall)(?: always| also| then| just| now| both| all| personally| gladly| certainly| definitely| of course)* (?!be\b(?! (?:with you|sending|bringing|delivering|ringing|calling|writing|posting|paying|in touch|back (?:to you|with)|ready (?:by|on|for)|done (?:by|on)))|have to (?:say|admit)|not\b|never\b|miss\b|see (?:you|how|what(?! (?:i|we) can))|also\b|then\b|just\b|remember\b|cherish|treasure|always\b|now\b|both\b|all\b|need\b|probably|know\b|assume|wait\b|love|try to (?:be|keep)|require|think about|want|believe|ignore|manage\b|survive|live\b|keep (?:watching|hoping|trying|wondering|dreaming|my fingers|our fingers)|continue to (?:hope|watch|wonder))\w+/i;
 const GOING_TO =
   /^(?:(?:so|and|then|ok|yes)[, ]+)*(?:ill|well|youll|theyll|shell|hell|itll) (?:be with you|send|get|do it|have it|bring|ring|call|come|take|make|let you|check|ask|tell|write|give|pass|post|fix|book)\b|\b(?:i['’]m|i am|we['’]re|we are) (?:going|about) to (?!be\b|need|have to|miss)\w+|(?<!before |if |when |until |once )\b(?:i|we)(?:['’]ve| have)? promised?\b|\bpromises? (?:it|them|that|this)? ?(?:for|by) |\bleave [\w ]{2,40} (?:with|to) (?:me|us)\b|\b(?:i|we) (?:can|should be able to) (?:let you have|have (?:it|them|this|that)|get (?:it|them|this|that|you)|send|deliver)\b|^will (?!you\b|there\b|it\b|that\b|this\b|the\b|be\b|we\b|they\b|he\b|she\b|i\b|any|some|your\b|our\b|not\b|your)\w+|^will (?:do|send|get|have|let|ring|check|report)\b/i;
 /** "I'm ringing them tomorrow": what is about to be done, with its day. */
@@ -25,6 +25,9 @@ export const promise: KindRule = {
   find({ text, isListItem }) {
     const bare = bareClause(text);
     if (/\?$/.test(text)) return null;
+    // "We're launching next week and I couldn't get away": why something did not happen.
+    if (/\b(?:i|we) (?:couldn['’]t|could not|wasn['’]t able|weren['’]t able|had to)\b/i.test(text) && !WILL.test(bare))
+      return null;
     // "I do the table plan" in notes.
     if (
       isListItem &&

@@ -26,7 +26,7 @@ const TURNS = phrases(`
   (?:charged|billed|invoiced|debited) (?:twice|double|too much|again|for (?:things|something|work|goods|a))
   missed (?:another|a|the|its|their|his|her|our) (?:milestone|deadline|date|target|appointment|train|boat|slot|payment|delivery|ferry|connection)
   (?:conflict|clash|collision) with
-  (?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply|certainly|definitely))? )(?:can't|cannot|won't) (?!always|stand|wait|hurt|believe|help|mind|say|be (?:long|needed|required|necessary|there|at|in|back|away)|thank|imagine|bite|need|regret|matter|complain|do any|have to|know)\\p{L}+
+  (?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply|certainly|definitely))? )(?:can't|cannot|won't) (?!for|always|stand|wait|hurt|believe|help|mind|say|be (?:long|needed|required|necessary|there|at|in|back|away)|thank|imagine|bite|need|regret|matter|complain|do any|have to|know)\\p{L}+
   (?:far|much|way|altogether) too \\p{L}+
   (?:minutes?|seconds?|hours?|days?|weeks?|metres?|centimetres?|millimetres?|inches|feet) (?:slow|fast|short|too \\p{L}+|out|behind|overdue)
   (?:came|come|sent|returned) back (?:undelivered|empty|unsigned|unopened|unpaid|damaged|broken|with|to us|again)
