@@ -1,6 +1,7 @@
 import crypto from "node:crypto";
 import { sql } from "drizzle-orm";
 import { ImapFlow } from "imapflow";
+import { BATCH } from "@/acts/take-in";
 import { wayInNamed } from "@/acts/ways-in";
 import { newId } from "@/data/ids";
 import { rowsOf } from "@/data/rows";
@@ -20,9 +21,10 @@ export interface ImapResult {
   readonly lost: number;
 }
 
-const LETTERS_A_ROUND = 100;
+/** More than are written at once, so that a break comes while there is more to fetch. */
+const LETTERS_A_ROUND = BATCH + 50;
 
-/** Fills a mailbox, reads it for the first time, and kills the IMAP server at random moments in between. */
+/** Fills a mailbox round by round, reads it, and kills the IMAP server at a random moment of each fetch. */
 export async function imapRounds(rounds: number, port: number, seed: number): Promise<ImapResult> {
   const random = seeded(seed);
   const server = new DovecotServer(port);
@@ -31,21 +33,18 @@ export async function imapRounds(rounds: number, port: number, seed: number): Pr
   try {
     await server.start();
     const sums = new Set<string>();
-    const client = new ImapFlow({
-      host: "127.0.0.1",
-      port,
-      secure: false,
-      auth: { user: "many", pass: "plum" },
-      logger: false,
-    });
-    await client.connect();
-    const letters = rounds * LETTERS_A_ROUND;
-    for (let i = 0; i < letters; i += 1) {
-      const raw = `From: Ada <ada@beech.example>\r\nTo: ines@house.example\r\nSubject: Letter ${i}\r\nMessage-ID: <m-${i}@beech.example>\r\nDate: Mon, 23 Nov 2026 09:00:00 +0000\r\n\r\n${`line ${i}\r\n`.repeat(1 + Math.floor(random() * 300))}`;
-      sums.add(crypto.createHash("sha256").update(raw).digest("hex"));
-      await client.append("INBOX", raw);
-    }
-    await client.logout();
+    let letters = 0;
+    const fill = async () => {
+      const auth = { user: "many", pass: "plum" };
+      const client = new ImapFlow({ host: "127.0.0.1", port, secure: false, auth, logger: false });
+      await client.connect();
+      for (const last = letters + LETTERS_A_ROUND; letters < last; letters += 1) {
+        const raw = `From: Ada <ada@beech.example>\r\nTo: ines@house.example\r\nSubject: Letter ${letters}\r\nMessage-ID: <m-${letters}@beech.example>\r\nDate: Mon, 23 Nov 2026 09:00:00 +0000\r\n\r\n${`line ${letters}\r\n`.repeat(1 + Math.floor(random() * 300))}`;
+        sums.add(crypto.createHash("sha256").update(raw).digest("hex"));
+        await client.append("INBOX", raw);
+      }
+      await client.logout();
+    };
     await house.db.insert(mailbox).values({
       id: newId(),
       wayInId: await wayInNamed(house.db, "many", "mailbox", null),
@@ -67,7 +66,8 @@ export async function imapRounds(rounds: number, port: number, seed: number): Pr
       for (let looks = 0; looks < 3_000 && (await count()) <= before; looks += 1) await pause(10);
     };
     let breaks = 0;
-    for (let round = 0; round < rounds && (await count()) < letters; round += 1) {
+    for (let round = 0; round < rounds; round += 1) {
+      await fill();
       // A new reader each round: the pauses after a break are minutes, and a test does not wait for them.
       const reading = startMailboxes(
         house.db,
@@ -78,8 +78,9 @@ export async function imapRounds(rounds: number, port: number, seed: number): Pr
       await began(await count());
       await pause(random() * 60);
       await server.kill();
-      breaks += 1;
       await reading.stop();
+      // One that came after the last letter broke nothing.
+      if ((await count()) < letters) breaks += 1;
       await server.start();
     }
     const reading = startMailboxes(

@@ -20,9 +20,9 @@ test("ten times killed with -9 while sending, against a server that loses answer
   expect(result.unmarked).toEqual([]);
 }, 300_000);
 
-test("an IMAP server that breaks off ten times in the middle of a first fetch: nothing is lost, nothing doubled", async () => {
+test("an IMAP server that breaks off in the middle of ten fetches: nothing is lost, nothing doubled", async () => {
   const result = await imapRounds(10, 3_976, 42);
   console.log(`${result.letters} letters, ${result.breaks} breaks`);
-  expect(result.breaks).toBeGreaterThan(2);
+  expect(result.breaks).toBeGreaterThan(6);
   expect(result).toMatchObject({ here: result.letters, lost: 0 });
 }, 300_000);
