@@ -22,7 +22,7 @@ export interface ImapResult {
 }
 
 /** More than are written at once, so that a break comes while there is more to fetch. */
-const LETTERS_A_ROUND = BATCH + 50;
+const LETTERS_A_ROUND = 2.5 * BATCH;
 
 /** Fills a mailbox round by round, reads it, and kills the IMAP server at a random moment of each fetch. */
 export async function imapRounds(rounds: number, port: number, seed: number): Promise<ImapResult> {
@@ -39,7 +39,7 @@ export async function imapRounds(rounds: number, port: number, seed: number): Pr
       const client = new ImapFlow({ host: "127.0.0.1", port, secure: false, auth, logger: false });
       await client.connect();
       for (const last = letters + LETTERS_A_ROUND; letters < last; letters += 1) {
-        const raw = `From: Ada <ada@beech.example>\r\nTo: ines@house.example\r\nSubject: Letter ${letters}\r\nMessage-ID: <m-${letters}@beech.example>\r\nDate: Mon, 23 Nov 2026 09:00:00 +0000\r\n\r\n${`line ${letters}\r\n`.repeat(1 + Math.floor(random() * 300))}`;
+        const raw = `From: Ada <ada@beech.example>\r\nTo: ines@house.example\r\nSubject: Letter ${letters}\r\nMessage-ID: <m-${letters}@beech.example>\r\nDate: Mon, 23 Nov 2026 09:00:00 +0000\r\n\r\n${`line ${letters}\r\n`.repeat(1 + Math.floor(random() * 1_200))}`;
         sums.add(crypto.createHash("sha256").update(raw).digest("hex"));
         await client.append("INBOX", raw);
       }
