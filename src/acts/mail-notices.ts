@@ -1,6 +1,6 @@
 import crypto from "node:crypto";
 import { sql } from "drizzle-orm";
-import { type ItipStanding, itipMessage, sequenceOf } from "../core/exchange/itip";
+import { BY_PROGRAM, type ItipStanding, itipMessage, sequenceOf } from "../core/exchange/itip";
 import { isDigestDue } from "../core/hearing/digest-times";
 import type { Happening, NoticeMail, Why } from "../core/hearing/heard";
 import { digestLetter, type MailedTask, noticeLetter } from "../core/hearing/notice-letter";
@@ -98,7 +98,10 @@ function standingOf(told: readonly Told[]): ItipStanding | null {
     if (notice.what === "given") return "new";
     if (notice.what === "moved" && notice.why === "owns it") return "as it is";
   }
-  return null;
+  const isAnswered = told.some(
+    ({ notice }) => notice.what === "answered" && notice.why === "owns it" && !notice.forWhom,
+  );
+  return isAnswered ? "not moved" : null;
 }
 
 async function asTasks(
@@ -153,14 +156,18 @@ async function calendarPart(
     createdAt: InstantText;
     giver: string | null;
     isKnown: boolean;
+    hasProposed: boolean;
   }>(
     db,
     sql`select t.priority, t.due_day::text as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.chain, t.created_at as "createdAt", (select name from person where id = (t.chain->-1->>'by')::uuid) as giver,
-        exists (select 1 from outgoing o where o.task_id = t.id and o.person_id = ${member.id} and o.calendar is not null) as "isKnown"
+        exists (select 1 from outgoing o where o.task_id = t.id and o.person_id = ${member.id} and o.calendar is not null) as "isKnown",
+        exists (select 1 from history h where h.about @> ${JSON.stringify([task.taskId])}::jsonb and h.person_id = ${member.id} and h.key like ${`${member.id}:${BY_PROGRAM}%:ask back`}) as "hasProposed"
       from task t where t.id = ${task.taskId}`,
   );
   // What was never sent to a program of theirs, that program need not move or cancel.
   if (!row || (standing !== "new" && !row.isKnown)) return null;
+  // A question that was asked in words is answered in words.
+  if (standing === "not moved" && !row.hasProposed) return null;
   const made = millis(row.createdAt);
   return itipMessage(
     {
@@ -171,7 +178,8 @@ async function calendarPart(
       priority: row.priority,
       link: task.link,
       // Beyond that of the hand-over, which it follows (RFC 5546 section 2.1.4).
-      sequence: standing === "new" ? sequenceOf(row.chain, made) : Math.floor((now - made) / 1000),
+      sequence:
+        standing === "new" || standing === "not moved" ? sequenceOf(row.chain, made) : Math.floor((now - made) / 1000),
     },
     { name: row.giver ?? "", address: taskAddress(task.slug, domain) },
     { name: member.name, address: member.address },

@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import { perform } from "../acts/perform";
-import { readItipReply, sequenceOf } from "../core/exchange/itip";
+import { BY_PROGRAM, readItipReply, sequenceOf } from "../core/exchange/itip";
 import { readMime } from "../core/letters/mime";
 import type { Chain } from "../core/tasks/chain";
 import { dayOf } from "../core/time/moment";
@@ -60,7 +60,7 @@ export async function followCalendarAnswer(
   const actor = { personId: task.ownerId, now };
   const taskId = task.id;
   const act = async (name: string, input: object) => {
-    const done = await perform(db, actor, name, { taskId, ...input }, `itip:${letterId}:${name}`);
+    const done = await perform(db, actor, name, { taskId, ...input }, `${BY_PROGRAM}${letterId}:${name}`);
     if (done.ok) await fileAway(db, letterId, now);
   };
   const state = (to: string) => act("change task", { change: { field: "state", to }, was: null });

@@ -167,12 +167,27 @@ describe.each(ENGINES)("on %s", (engine) => {
     const due = { day: "2026-12-04", time: null, zone: "Europe/London" };
     await act(house.ines, "change task", { taskId, change: { field: "due", to: due }, was: null }, now + 10 * MINUTE);
     await mailed(now + 15 * MINUTE);
-    await act(house.ines, "hand over", { taskId, toIds: [house.ines], note: "" }, now + 20 * MINUTE);
-    await mailed(now + 25 * MINUTE);
+    // A question in words is answered in words; one by a program is told that the date stands.
+    const question = "Could it be due Mon 7 Dec instead?";
+    for (const [key, at] of [
+      [null, 16],
+      ["itip:letter:ask back", 21],
+    ] as const) {
+      const suki = { personId: house.suki, now: now + at * MINUTE };
+      expect(await perform(house.db, suki, "ask back", { taskId, question }, key ?? undefined)).toMatchObject({
+        ok: true,
+      });
+      await act(house.ines, "comment", { taskId, text: "No, the sign is for Friday." }, now + (at + 1) * MINUTE);
+      await mailed(now + (at + 4) * MINUTE);
+    }
+    await act(house.ines, "hand over", { taskId, toIds: [house.ines], note: "" }, now + 30 * MINUTE);
+    await mailed(now + 35 * MINUTE);
     expect(sent).toEqual([
       ["REQUEST", 60],
       ["REQUEST", 900],
-      ["CANCEL", 1500],
+      ["", Number.NaN],
+      ["DECLINECOUNTER", 60],
+      ["CANCEL", 2100],
     ]);
   });
 });

@@ -69,6 +69,11 @@ test("a hand-over is a REQUEST that another reader understands: organizer, atten
     method: "CANCEL",
     parts: [{ errors: [], UID: "0193-task", SEQUENCE: 10, STATUS: "CANCELLED" }],
   });
+  // Another date was proposed, and the date stands (RFC 5546 section 3.4.8).
+  expect(readBack(itipMessage(task, organizer, attendee, "not moved", NOW))).toMatchObject({
+    method: "DECLINECOUNTER",
+    parts: [{ errors: [], UID: "0193-task", SEQUENCE: 2, DUE: "2026-11-25T12:00:00+00:00" }],
+  });
 });
 
 test("another date that is proposed, and the wish to have it again, are read (RFC 5546 sections 3.4.6 and 3.4.7)", () => {

@@ -8,6 +8,9 @@ import { calendarText, PRIORITY_VALUES } from "./calendar-text";
 /** What an attendee of a VTODO answers, PARTSTAT of RFC 5545 section 3.2.12. */
 export type ItipAnswer = "needs-action" | "accepted" | "declined" | "delegated" | "in-process" | "completed";
 
+/** With what the keys of acts begin that a calendar program did for its owner: each letter of it acts once. */
+export const BY_PROGRAM = "itip:";
+
 interface Party {
   readonly name: string;
   readonly address: string;
@@ -42,19 +45,21 @@ function party(name: "organizer" | "attendee", { name: cn, address }: Party, mor
   return property;
 }
 
-/** What a task is to its owner when it goes out: new, as they have it, or theirs no more. */
-export type ItipStanding = "new" | "as it is" | "no more";
+/** What a task is to its owner when it goes out: new, as they have it, theirs no more, or left as it was though they proposed another date. */
+export type ItipStanding = "new" | "as it is" | "no more" | "not moved";
 
-/** What is sent to an attendee: RFC 5546 section 3.4.2 for what is theirs, section 3.4.5 for what is theirs no more. */
+/** What is sent to an attendee: RFC 5546 section 3.4.2 for what is theirs, 3.4.5 for what is theirs no more, 3.4.8 for a date that is not taken. */
 const SENT = {
   new: { method: "REQUEST", partstat: "NEEDS-ACTION", rsvp: "TRUE", status: "NEEDS-ACTION" },
   "as it is": { method: "REQUEST", partstat: "ACCEPTED", rsvp: "FALSE", status: "IN-PROCESS" },
+  "not moved": { method: "DECLINECOUNTER", partstat: "NEEDS-ACTION", rsvp: "FALSE", status: "IN-PROCESS" },
   "no more": { method: "CANCEL", partstat: "NEEDS-ACTION", rsvp: "FALSE", status: "CANCELLED" },
 } as const;
 
 /**
  * A VTODO for its owner (RFC 5546): a REQUEST where it is given to them, to be answered to the organizer, and where it has
- * moved; a CANCEL where it was taken from them or called off.
+ * moved; a CANCEL where it was taken from them or called off; a DECLINECOUNTER where another date that they proposed was
+ * answered and the date stands.
  * @param now milliseconds since 1970 UTC
  */
 export function itipMessage(
