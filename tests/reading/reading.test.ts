@@ -18,6 +18,7 @@ describe("labelled letters", () => {
     ["i", { letters: 14, finding: 0.93, kind: 0.93, owner: 0.95, due: 0.95 }],
     ["j", { letters: 11, finding: 0.92, kind: 0.92, owner: 0.95, due: 0.95 }],
     ["k", { letters: 12, finding: 0.9, kind: 0.86, owner: 0.95, due: 0.88 }],
+    ["l", { letters: 12, finding: 0.84, kind: 0.82, owner: 0.95, due: 0.95 }],
     ["f", { letters: 12, finding: 0.86, kind: 0.86, owner: 0.95, due: 0.93 }],
   ] as const)("set %s: what is asked, of whom, by when", async (set, floor) => {
     const letters = await labelledLetters(set);

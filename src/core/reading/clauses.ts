@@ -33,6 +33,7 @@ function blocksOf(text: string, part: TextPart): Block[] {
   let isBroken = false;
   const width = widthOf(text.slice(part.start, part.end));
   const isUnfolded = isWrittenInLines(text.slice(part.start, part.end), width);
+  const usesCapitals = beginsWithCapitals(text.slice(part.start, part.end));
   while (at < part.end) {
     const found = text.indexOf("\n", at);
     const end = found === -1 || found >= part.end ? part.end : found + 1;
@@ -54,11 +55,17 @@ function blocksOf(text: string, part: TextPart): Block[] {
     const hadRoom = line.length + 1 + next.length < width;
     const isEnded = /[.?!,)]["”’']?$/.test(line) || /^[\p{Lu}\d"“(]/u.test(next) || line.length < width * SHORT_LINE;
     // In letters written line by line too, a full line that goes on in small letters was folded.
-    const goesOn = !hadRoom && !isEnded && /^\p{Ll}/u.test(next);
+    const goesOn = usesCapitals && !hadRoom && !isEnded && /^\p{Ll}/u.test(next);
     isBroken = (isUnfolded && !goesOn) || /[:;]$/.test(line) || line.length > FOLDED_AT || (hadRoom && isEnded);
     at = end;
   }
   return blocks;
+}
+
+/** Whether most lines begin with a capital: where people write without, a small letter at the head of a line says nothing. */
+function beginsWithCapitals(text: string): boolean {
+  const heads = text.split("\n").flatMap((line) => /\p{L}/u.exec(line.trim().slice(0, 3))?.[0] ?? []);
+  return heads.filter((head) => head !== head.toLowerCase()).length * 2 > heads.length;
 }
 
 /** No mail program folds lines longer than this; whoever has them writes a paragraph a line. */

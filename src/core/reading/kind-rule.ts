@@ -62,6 +62,9 @@ export function namedIn(text: string, people: readonly Person[]): { person: Pers
       const at = lower.includes(name)
         ? (new RegExp(`(?<![\\p{L}@.-])${asPattern(name)}(?![\\p{L}@-])`, "u").exec(lower)?.index ?? -1)
         : -1;
+      // "The board can decide" is not somebody whose name begins so.
+      if (at > 0 && at !== -1 && name !== person.name.toLowerCase() && /\b(?:the|an?) $/.test(lower.slice(0, at)))
+        continue;
       if (at === -1 || found.some((other) => other.person.id === person.id && other.at === at)) continue;
       found.push({ person, at, end: at + name.length });
     }

@@ -21,8 +21,12 @@ export function calledAt(text: string, people: readonly Person[]): Person | null
   const before = text.slice(0, first.at);
   const after = text.slice(first.end);
   const isHead = /^(?:(?:and|also|action|todo|hi|dear|@)?\s*[:,–-]?\s*)*$/i.test(before);
-  return isHead && /^\s*(?:[:,–—-]|\band\b)/.test(after) ? first.person : null;
+  return isHead && (/^\s*(?:[:,–—-]|\band\b)/.test(after) || ADDRESSED_ON.test(after)) ? first.person : null;
 }
+
+/** "Nadia we need a trailer", "Ruben can you look": people who write in haste leave the comma out. */
+const ADDRESSED_ON =
+  /^ (?:we|i) (?:need|want|must|have to)\b|^ (?:can|could|would|will) you\b|^ (?:please|pls|kindly)\b/i;
 
 /** Said of whoever it may be, even where a name was called before. */
 const ANYBODY =
@@ -54,7 +58,7 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
       )
     );
   });
-  const isTo = /\b(?:to|with|for|tell|ask|remind|ring|call|send|give|let|from)\s+$/i;
+  const isTo = /\b(?:to|with|for|tell|told|ask|asked|remind|reminded|ring|call|send|give|let|from)\s+$/i;
   if (
     acting &&
     !(isTo.test(clause.text.slice(0, acting.at)) && /\b(?:you|please)\b/i.test(clause.text.slice(0, acting.at)))

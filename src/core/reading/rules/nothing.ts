@@ -23,7 +23,7 @@ const ADVERT =
 
 /** Turns that have the form of an order or a duty, and ask nothing. */
 const IDIOM =
-  /^(?:(?:well|now|so|but|and|ok|oh)[, ]+)*(?:believe it or not|believe (?:me|you me)|trust me|mind you|(?:do not|don['’]t) (?:mind me|get me wrong|ask me (?:why|how)|worry about me)|never mind|correct me if|think about it|guess what|take it or leave it|go figure|bear in mind|far be it|suffice it to say|truth be told|come to think of it|rest assured|make no mistake|run,? (?:don['’]t|do not) walk)\b|\b(?:you|we|they|it|that|everything|things|all) should (?:now |then |soon |all )?be (?:all set|all right|alright|fine|ok|okay|good(?: to go)?|safe|sorted)\b|\bthey (?:are|were|will be) (?:asked|requested|required|reminded|instructed) to\b/i;
+  /^(?:(?:well|now|so|but|and|ok|oh)[, ]+)*(?:believe it or not|believe (?:me|you me)|trust me|mind you|(?:do not|don['’]t) (?:mind me|get me wrong|ask me (?:why|how)|worry about me)|never mind|correct me if|think about it|guess what|take it or leave it|go figure|bear in mind|far be it|suffice it to say|truth be told|come to think of it|rest assured|make no mistake|run,? (?:don['’]t|do not) walk|(?:do not|don['’]t) (?:lose heart|despair|panic|be shy|be too hard|take it (?:amiss|to heart)))\b|\b(?:you|we|they|it|that|everything|things|all) should (?:now |then |soon |all )?be (?:all set|all right|alright|fine|ok|okay|good(?: to go)?|safe|sorted)\b|\bthey (?:are|were|will be) (?:asked|requested|required|reminded|instructed) to\b/i;
 
 /** "Please ignore this": what was written is taken back. */
 const TAKEN_BACK = /\b(?:ignore (?:this|that|it|my|the (?:last|previous|above))|disregard (?:this|that|my|the))\b/i;

@@ -2,7 +2,7 @@ import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
 
 const RHETORICAL =
-  /^(?:how are you|how['’]s|how was|how did it (?:all )?go|who (?:am i|cares|knows|would have|doesn['’]t|needs)|what (?:can i say|a |could possibly|else is new|could go wrong)|isn['’]t (?:it|that)|don['’]t you (?:think|just)|why (?:not|is it always|bother|focus|care|on earth|would any(?:one|body))|(?:who|what|why|how|where) (?:the (?:hell|heck|devil)|on earth|in the world)|(?:now,? )?don['’]t you feel|got it|see what i mean|(?:gads|gosh|gee)|right|ok|okay|remember|all well|all good|you well|did you have a (?:good|nice)|guess|really)\b/i;
+  /^(?:how are you|how['’]s|how was|how did it (?:all )?go|who (?:am i|cares|knows|would have|doesn['’]t|needs)|what (?:can i say|a |could possibly|else is new|could go wrong)|isn['’]t (?:it|that)|don['’]t you (?:think|just)|why (?:not|is it always|bother|focus|care|on earth|would any(?:one|body))|(?:who|what|why|how|where) the (?:hell|heck|devil)|(?:now,? )?don['’]t you feel|got it|see what i mean|(?:gads|gosh|gee)|right|ok|okay|remember|all well|all good|you well|did you have a (?:good|nice)|guess|really)\b/i;
 
 /** "There might (must?)": a word is doubted, nothing is asked. */
 const DOUBTED_WORD = /\([\p{L}’'-]+(?: [\p{L}’'-]+)?\?\)$/u;
@@ -14,6 +14,9 @@ export const question: KindRule = {
   find({ text }) {
     const bare = bareClause(text);
     if (!/\?["'”’)]*$/.test(text) || RHETORICAL.test(bare) || DOUBTED_WORD.test(text)) return null;
+    // "Can you do without?" asks whether they can, not that they do.
+    if (/^(?:can|could) you (?:do without|manage(?: without| so)?|cope|live with (?:it|that))\W*$/i.test(bare))
+      return "question";
     // "May we have the programme by Monday?" wants the thing, not a yes.
     if (/^(?:may|can|could|might) (?:i|we) (?:please )?(?:have|get|borrow|see|receive)\b/i.test(bare)) return "ask";
     return bare.split(/\s+/).length >= 3 ||

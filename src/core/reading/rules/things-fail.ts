@@ -29,7 +29,8 @@ const TURNS = phrases(`
   (?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply|certainly|definitely))? )(?:can't|cannot|won't) (?!for|always|stand|wait|hurt|believe|help|mind|say|be (?:long|needed|required|necessary|there|at|in|back|away)|thank|imagine|bite|need|regret|matter|complain|do any|have to|know)\\p{L}+
   (?:far|much|way|altogether) too \\p{L}+
   (?:minutes?|seconds?|hours?|days?|weeks?|metres?|centimetres?|millimetres?|inches|feet) (?:slow|fast|short|too \\p{L}+|out|behind|overdue)
-  (?:came|come|sent|returned) back (?:undelivered|empty|unsigned|unopened|unpaid|damaged|broken|with|to us|again)
+  (?:came|come|sent|returned) back (?:undelivered|empty|unsigned|unopened|unpaid|damaged|broken|with(?! (?:an? (?:answer|offer|price|figure|idea|proposal|date)|changes|questions|comments|ideas|figures|some))|to us|again)
+  (?:is|are|was|were|falls?|fell)(?: (?:well|far|just|already|now|way))? (?:below|under|over|above|beyond|outside) the (?:legal |permitted |agreed |allowed )?(?:limits?|minimum|maximum|threshold|tolerance|norm)
   (?:wasps|hornets|ants|fleas|ticks|snakes|pigeons|a nest|squatters|intruders) (?:in|under|behind|on|all over) (?:the|our|my)
   (?:parked|standing|lying|left) (?:across|in front of|right across|on top of) (?:the|our|my) \\p{L}+
   (?:is|are|was|were|has been|have been|got) cut (?:off|by|through|short)

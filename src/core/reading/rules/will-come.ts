@@ -11,6 +11,13 @@ export const willCome: KindRule = {
   find({ text }) {
     const bare = bareClause(text);
     if (/\?$/.test(text) || /\b(?:not|if|when|whether|hope|once|threatening)\b/i.test(bare)) return null;
+    // Guests and auditors come by themselves: nobody has promised them.
+    if (
+      /^(?:the|our|your|two|three|some) (?:\w+ )?(?:auditors?|inspectors?|guests?|visitors?|children|pupils|families|parents|police|board|council|press|minister|mayor|bride|couple)\b/i.test(
+        bare,
+      )
+    )
+      return null;
     if (/^[\w -]{3,40} to follow[.!]?$/i.test(bare)) return "promise";
     return WILL_COME.test(bare) ? "promise" : null;
   },
