@@ -7,10 +7,8 @@ import { failureTitle } from "../core/letters/failure-words";
 import { idsOf } from "../core/letters/joined-by";
 import type { Letter } from "../core/letters/letter";
 import type { Envelope, RemotePlace } from "../core/letters/ways";
-import { phraseOf } from "../core/reading/lessons";
 import type { FoundSlip } from "../core/reading/slip";
 import { guessProject } from "../core/sorting/guess-project";
-import { guessWorkstream } from "../core/sorting/guess-workstream";
 import type { Day } from "../core/time/day";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
@@ -23,6 +21,7 @@ import { outgoing } from "../data/schema-post";
 import { asJoinable } from "./continuing";
 import type { IntakeHouse } from "./intake-house";
 import { IntakeKnown, type Joined, twinKey } from "./intake-known";
+import { failureSlip, foundSlip } from "./intake-slips";
 
 /** What became of a raw message. `why` says, of one kept unread, why it cannot be read. */
 export type TakenIn =
@@ -256,72 +255,17 @@ export class IntakeBatch {
     if (failed.length === 0) return;
     const writer = l.bounce!.returnedId ? this.known.writers.get(l.bounce!.returnedId) : undefined;
     joined.brings = true;
-    this.rows.slips.push({
-      id: newId(this.now),
-      conversationId: joined.id,
-      letterId,
-      kind: "trouble",
-      start: null,
-      end: null,
-      title: failureTitle(failed, (address) => this.known.outside.get(address)?.name ?? address),
-      ownerId: writer ?? null,
-      theirsId: null,
-      dueDay: null,
-      dueTime: null,
-      dueZone: null,
-      otherDays: [],
-      priority: "high",
-      estimate: null,
-      haste: null,
-      projectId: joined.projectId,
-      workstreamId: null,
-      state: "proposed",
-      taskId: null,
-      change: null,
-      changesTaskId: null,
-      madeBy: "reader",
-      reason: "a mail server reports that a letter did not arrive",
-      confidence: 1,
-      rule: null,
-      phrase: null,
-    });
+    const title = failureTitle(failed, (address) => this.known.outside.get(address)?.name ?? address);
+    this.rows.slips.push(failureSlip(title, writer ?? null, { id: newId(this.now), letterId, joined }));
   }
 
   private addSlip(found: FoundSlip | FoundChange, letterId: string, joined: Joined, l: Letter): void {
-    const changes = "changes" in found ? found.changes : null;
     // A letter that is kept apart from the conversation it answers (it came to one of us alone) says nothing of its tasks.
-    if (changes && changes.conversationId !== joined.id) return;
+    if ("changes" in found && found.changes.conversationId !== joined.id) return;
     const owner = this.house.team.find((person) => person.address === found.owner);
     const theirs = !owner && found.owner ? this.known.outside.get(found.owner) : undefined;
-    this.rows.slips.push({
-      id: newId(this.now),
-      conversationId: joined.id,
-      letterId,
-      kind: found.kind,
-      start: found.start,
-      end: found.end,
-      title: found.title,
-      ownerId: owner?.personId ?? null,
-      theirsId: theirs?.id ?? null,
-      dueDay: found.due?.day ?? null,
-      dueTime: found.due?.time ?? null,
-      dueZone: found.due ? (l.sentAt === null ? this.house.zone : l.offset) : null,
-      otherDays: [...(found.due?.others ?? [])],
-      priority: found.priority,
-      estimate: found.estimate,
-      haste: found.haste,
-      projectId: joined.projectId,
-      workstreamId: guessWorkstream(found.title, l.subject, joined.projectId, this.house.workstreams),
-      state: "proposed",
-      taskId: null,
-      change: changes?.change ?? null,
-      changesTaskId: changes?.taskId ?? null,
-      madeBy: "reader",
-      reason: found.reason,
-      confidence: found.confidence,
-      rule: found.rule,
-      phrase: phraseOf(l.text.slice(found.start, found.end)),
-    });
+    const who = { ownerId: owner?.personId ?? null, theirsId: theirs?.id ?? null };
+    this.rows.slips.push(foundSlip(found, l, who, this.house, { id: newId(this.now), letterId, joined }));
   }
 
   private async write(): Promise<void> {

@@ -161,7 +161,7 @@ async function calendarPart(
     db,
     sql`select t.priority, t.due_day::text as "dueDay", t.due_time as "dueTime", t.due_zone as "dueZone", t.chain, t.created_at as "createdAt", (select name from person where id = (t.chain->-1->>'by')::uuid) as giver,
         exists (select 1 from outgoing o where o.task_id = t.id and o.person_id = ${member.id} and o.calendar is not null) as "isKnown",
-        exists (select 1 from history h where h.about @> ${JSON.stringify([task.taskId])}::jsonb and h.person_id = ${member.id} and h.key like ${`${member.id}:${BY_PROGRAM}%:ask back`}) as "hasProposed"
+        coalesce((select h.key like ${`${member.id}:${BY_PROGRAM}%`} from history h where h.about @> ${JSON.stringify([task.taskId])}::jsonb and h.act = 'ask back' order by h.seq desc limit 1), false) as "hasProposed"
       from task t where t.id = ${task.taskId}`,
   );
   // What was never sent to a program of theirs, that program need not move or cancel.
