@@ -5,6 +5,7 @@ import { perform } from "@/acts/perform";
 import { addPerson } from "@/acts/set-up";
 import { takeIn } from "@/acts/take-in";
 import { newId } from "@/data/ids";
+import { hearsNot } from "@/data/queries/hears-not";
 import { noticesFor, seeNotices } from "@/data/queries/notices";
 import { taskSheet, tasksPage } from "@/data/queries/tasks";
 import { rowsOf } from "@/data/rows";
@@ -155,6 +156,8 @@ describe.each(ENGINES)("on %s", (engine) => {
       { personId: mair, why: "kept posted", loudness: "later" },
     ]);
     await must(house.suki, "keep posted", { taskId, personId: house.suki, hears: false });
+    const not = (personId: string) => hearsNot(house.db, { personId }, [taskId]);
+    expect(await not(house.ines)).toEqual([{ taskId, personId: house.suki }]);
     expect(await says(house.ines, "keep posted", { taskId, personId: house.suki, hears: false })).toContain(
       "Only Suki",
     );

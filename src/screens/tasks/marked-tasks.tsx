@@ -1,9 +1,11 @@
 "use client";
 
+import { useQuery } from "@tanstack/react-query";
 import { useCallback, useMemo, useState } from "react";
 import { readHandOver } from "../../core/tasks/read-hand-over";
 import { sayDay, sayDistance } from "../../core/time/say-day";
 import type { DueView, TaskRow } from "../../core/views/views";
+import { ask } from "../parts/client";
 import { useHouse, useToday } from "../parts/house";
 import { LineField } from "../parts/line-field";
 import { useDraft } from "../parts/use-draft";
@@ -36,6 +38,13 @@ export function MarkedTasks(props: {
   const { now, today, calendar } = useToday();
   const [isHanding, setHanding] = useState(false);
   const [line, setLine] = useDraft("hand over many");
+  const ids = tasks.map((task) => task.id).join(",");
+  const { data: quiet } = useQuery({
+    queryKey: ["hears not", ids],
+    queryFn: () => ask<{ taskId: string; personId: string }[]>(`/api/hears-not?tasks=${ids}`),
+    enabled: isHanding && ids !== "",
+  });
+  const quietOf = (taskId: string) => (quiet ?? []).flatMap((one) => (one.taskId === taskId ? [one.personId] : []));
   if (tasks.length === 0) return null;
   const read = readHandOver(line, team, now, calendar, figures);
   const named = read.to.flatMap((one) => team.find((person) => person.id === one.personId) ?? []);
@@ -107,7 +116,11 @@ export function MarkedTasks(props: {
             </div>
             <div>
               <h3 className="mt-2 text-[13px]">Who hears of it</h3>
-              <WillHear tasks={tasks.map((task) => ({ ...task, quiet: [] }))} toIds={to ? [to.id] : []} note={note} />
+              <WillHear
+                tasks={tasks.map((task) => ({ ...task, quiet: quietOf(task.id) }))}
+                toIds={to ? [to.id] : []}
+                note={note}
+              />
             </div>
           </div>
         </>
