@@ -94,6 +94,8 @@ describe("titles", () => {
     ["ask", "Rosa will have to sign the form.", null, "Sign the form"],
     ["ask", "I'd be grateful if you could lend us a winch.", null, "Lend us a winch"],
     ["ask", "We need you to haul her out because the tide turns.", null, "Haul her out"],
+    ["ask", "Could Rosa please oil the block?", null, "Oil the block"],
+    ["ask", "Whoever does the rigging should mark the shroud.", null, "Mark the shroud"],
     ["promise", "I'll send you the quote on Friday.", "on Friday", "Send us the quote"],
     ["question", "Hi Piet, when does the tide turn?", null, "Answer Fenna: when does the tide turn?"],
     ["trouble", "The mast is cracked.", null, "The mast is cracked"],

@@ -11,6 +11,10 @@ const ASK_LEAD =
 const SOFT_LEAD =
   /^(?:(?:perhaps|maybe|possibly) (?:you|we|someone|somebody) (?:could|can|should|might)|(?:i|we)(?:['’]d| would)? (?:suggest|propose|recommend|advise)(?: that)? (?:you|we)|you (?:might|may|['’]ll|will) want to|let['’]s|(?:i|we)(?:['’]m| am|['’]re| are)? hop(?:e|ing)(?: that)? (?:you|someone|somebody) (?:can|could|will|would)|(?:i|we)(?:['’]d| would)? ask (?:that )?you to|(?:i|we) must ask you to|why don['’]t you|better|i['’]m counting on you to|we(?:['’]re| are) counting on you to|it is (?:requested|important|essential) that (?:you )?)\s+/i;
 
+/** "Whoever does the drawings should mark the bench": what is to be done stands behind it. */
+const WHOEVER_LEAD =
+  /^(?:(?:could|can|would|will) )?whoever [^,;.?]{3,60}?,? (?:should|must|has to|needs to|could|can|will|to|please)(?: please)? (?=\p{Ll})/iu;
+
 const TAIL =
   /[\s,;–-]*(?:,?\s*(?:please|thanks|thank you|if (?:you can|possible|you could|you would)|when you (?:can|have a moment|get a chance)|as soon as possible|asap|urgently|no rush(?: on (?:those|that|this|it))?|at the latest|for (?:me|us)))+\s*$/i;
 
@@ -62,7 +66,11 @@ export function titleOf(
   if (kind === "ask") {
     for (let i = 0; i < 3; i += 1) text = text.replace(ASK_LEAD, "").replace(SOFT_LEAD, "");
     text = text
-      .replace(/^(?:[Cc]ould|[Cc]an|[Ww]ould|[Ww]ill) \p{Lu}[\p{L}-]+ (?=\p{Ll})/u, "")
+      .replace(
+        /^(?:[Cc]ould|[Cc]an|[Ww]ould|[Ww]ill) \p{Lu}[\p{L}-]+ (?:please |kindly |also |perhaps )*(?=\p{Ll})/u,
+        "",
+      )
+      .replace(WHOEVER_LEAD, "")
       .replace(
         /^\p{Lu}[\p{L}-]+ (?:will have to|will need to|will|should|must|has to|needs to|can|could|promised(?: (?:us|me))?(?: to)?|owes (?:us|me)) (?=\p{Ll})/u,
         "",

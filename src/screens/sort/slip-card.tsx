@@ -116,7 +116,7 @@ export function SlipCard(props: SlipCardProps) {
         </span>
         {slip.estimate !== null && (
           <span className="whitespace-nowrap">
-            <span className="mr-1.5 font-normal text-soft">·</span>
+            <span className="font-normal text-soft">takes </span>
             <EstimateWord
               estimate={slip.estimate}
               {...open("estimate")}
