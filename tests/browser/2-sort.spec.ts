@@ -69,13 +69,16 @@ test("a letter is brought in, kept, finished, undone, and saved byte for byte", 
 });
 
 test("the next letter is there at once: its words are asked for before they are needed", async ({ page }) => {
-  await comeInAs(page);
-  await expect(rowHere(page)).toBeVisible();
-  await page.waitForTimeout(800);
   const asked: string[] = [];
   page.on("request", (request) => {
     if (request.url().includes("/api/conversations/")) asked.push(request.url());
   });
+  await comeInAs(page);
+  await expect(rowHere(page)).toBeVisible();
+  // How soon the page begins to ask is the machine's affair.
+  await expect.poll(() => asked.length).toBeGreaterThan(0);
+  await page.waitForTimeout(1_500);
+  asked.length = 0;
   await page.keyboard.press("ArrowRight");
   const id = new URL(page.url()).pathname.split("/")[2]!;
   await expect(page.getByRole("region", { name: "The letter" }).getByRole("article").first()).toBeVisible();
