@@ -3,6 +3,12 @@ import { DURATION, readDuration } from "../time/duration";
 const ABOUT =
   "(?:(?:only|just|about|around|roughly|approximately|perhaps|maybe|some|probably|say|up to|at most|at the most|less than|under|not more than|no more than|more than|much more than|longer than|much longer than|you|us|me|him|her|them|anybody|anyone|someone|somebody)\\s+){0,4}";
 
+/** "Ten minutes." and "Half an hour at most.": a length of work and nothing else, said of what stands before. */
+const ALONE = new RegExp(
+  `^${ABOUT}(?<d>${DURATION})(?:\\s+(?:at (?:the )?most|or so|or less|tops|maximum|max))?\\s*[.!]?$`,
+  "iu",
+);
+
 /** Words that say how long work takes, each with the length as "d". */
 const SAID: readonly RegExp[] = [
   // "it should take you about half an hour", "won't take more than ten minutes"
@@ -11,14 +17,9 @@ const SAID: readonly RegExp[] = [
   `\\b(?:allow|plan(?: in)?|reckon (?:on|with)|budget(?: for)?|set aside|put aside|block|give it|spend|expect)\\s+${ABOUT}(?<d>${DURATION})`,
   // "a two-hour job", "an hour's work", "two days of work", "ten minutes of your time"
   `(?<![\\p{L}-])(?:an?\\s)?(?<d>${DURATION})(?:['’]s?|s['’])?\\s+(?:of\\s+)?(?:(?:your|our|his|her|their|somebody['’]s|hard|solid|honest)\\s+)?(?:work|jobs?|tasks?|effort|your time)\\b`,
-  // "Ten minutes." and "Half an hour at most." by themselves, behind an ask
-  `^${ABOUT}(?<d>${DURATION})(?:\\s+(?:at (?:the )?most|or so|or less|tops|maximum|max))?\\s*[.!]?$`,
   // "estimate: 3 h", "effort: half a day"
   `(?:^|[\\s,(])(?:estimate|estimated(?: time| effort)?|est\\.?|effort|duration|time needed)\\s*[:=]\\s*${ABOUT}(?<d>${DURATION})`,
 ].map((source) => new RegExp(source, "iu"));
-
-/** A length of work and nothing else: said of what stands before. */
-const ALONE = SAID[3]!;
 
 /** What takes long by itself is no work: delivery, drying, the way there. */
 const NO_WORK =
@@ -27,7 +28,7 @@ const NO_WORK =
 /** How long the work takes that a clause speaks of, in minutes; null where it says nothing of it. */
 export function estimateOf(text: string): { readonly minutes: number; readonly words: string } | null {
   if (NO_WORK.test(text)) return null;
-  for (const pattern of SAID) {
+  for (const pattern of [...SAID, ALONE]) {
     const words = pattern.exec(text)?.groups?.d;
     const minutes = words === undefined ? null : readDuration(words.replace(/[-](?=\p{L})/u, " "));
     if (minutes !== null) return { minutes, words: words! };

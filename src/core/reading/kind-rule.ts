@@ -80,6 +80,7 @@ export function namedIn(text: string, people: readonly Person[]): { person: Pers
     .sort((a, b) => a.at - b.at || b.end - a.end);
 }
 
-function asPattern(text: string): string {
+/** A text as a pattern that finds just that. */
+export function asPattern(text: string): string {
   return text.replace(/[.*+?^${}()|[\]\\]/g, "\\$&");
 }

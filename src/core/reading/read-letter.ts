@@ -182,6 +182,11 @@ function reasonOf(
   return [rule.name, who, due && `“${due.words}”`].filter(Boolean).join(", ");
 }
 
+/** Whether slips of a kind are work, which takes its time. */
+function isWork(kind: SlipKind): boolean {
+  return kind === "ask" || kind === "promise";
+}
+
 /** A slip with how long its work takes, which its reason says too. */
 function withEstimate(slip: FoundSlip, { minutes, words }: { minutes: number; words: string }): FoundSlip {
   return { ...slip, estimate: minutes, reason: `${slip.reason}, “${words}”` };
@@ -222,6 +227,8 @@ export function readLetter(
   const rules = settings.marked?.length ? [markedBefore(settings.marked), ...KIND_RULES] : KIND_RULES;
   const slips: FoundSlip[] = [];
   let lastDue: DueFound | null = null;
+  /** The paragraph of the last slip. */
+  let lastBlock: number | null = null;
   let addressee: { person: Person; block: number } | null = null;
   for (const clause of clausesIn(letter.text, parts)) {
     const calledHere = calledAt(clause.text, everyone);
@@ -230,11 +237,11 @@ export function readLetter(
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
     // "ruben, count what is left": the order stands behind the name.
     const found = kindOf(clause, ground, rules) ?? (calledHere ? kindOf(behindName(clause), ground, rules) : null);
-    const estimate = found && found.kind !== "ask" && found.kind !== "promise" ? null : estimateOf(clause.text);
+    const estimate = found && !isWork(found.kind) ? null : estimateOf(clause.text);
     const last = slips.at(-1);
-    // "It should not take more than an hour" is said of what was asked before.
-    if (!found && estimate && last && last.estimate === null && speaksOfWorkBefore(clause.text))
-      slips[slips.length - 1] = withEstimate(last, estimate);
+    // "It should not take more than an hour" is said of what was asked before it, in the same paragraph.
+    if (!found && estimate && last && isWork(last.kind) && last.estimate === null && lastBlock === clause.block)
+      if (speaksOfWorkBefore(clause.text)) slips[slips.length - 1] = withEstimate(last, estimate);
     if (!found || slips.length >= MOST_SLIPS) continue;
     // Trouble has no due date: its days are not looked for.
     const dates = found.kind === "trouble" ? [] : findDates(clause.text, from, settings.calendar, settings.figures);
@@ -276,6 +283,7 @@ export function readLetter(
       haste: due && hasteIn(due.words),
     };
     slips.push(estimate ? withEstimate(slip, estimate) : slip);
+    lastBlock = clause.block;
   }
   return slips;
 }

@@ -1,4 +1,5 @@
 import { stems } from "../following/telling-words";
+import { asPattern } from "./kind-rule";
 import type { Person } from "./slip";
 
 /** Work that is done by whom nobody knows the name of: "whoever does the drawings", "whoever is in charge of the invoices". */
@@ -33,10 +34,7 @@ function whoDoes(work: string, team: readonly Person[]): Person | null {
 function calledBy(piece: string, text: string): { at: number; end: number } | null {
   // "Accounts should check it" is said of people, "the accounts should be checked" of a thing.
   const article = /s$/.test(piece) ? "(?<!\\b(?:the|our|your|my|these|those) )" : "(?:(?:the|our|your) )?";
-  const pattern = new RegExp(
-    `(?<![\\p{L}'’-])${article}${piece.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}(?![\\p{L}'’-])`,
-    "iu",
-  );
+  const pattern = new RegExp(`(?<![\\p{L}'’-])${article}${asPattern(piece)}(?![\\p{L}'’-])`, "iu");
   const found = pattern.exec(text);
   return found && { at: found.index, end: found.index + found[0].length };
 }

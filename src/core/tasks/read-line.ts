@@ -1,4 +1,4 @@
-import { namedIn } from "../reading/kind-rule";
+import { asPattern, namedIn } from "../reading/kind-rule";
 import type { Person, Priority } from "../reading/slip";
 import { type FoundDate, findDates } from "../time/dates-in-words";
 import type { Day, WorkingCalendar } from "../time/day";
@@ -78,10 +78,7 @@ export function readLine(
     }
   }
   for (const project of projects) {
-    const match = new RegExp(
-      `[,;]\\s*(?:in |on )?${project.name.replace(/[.*+?^${}()|[\]\\]/g, "\\$&")}\\s*(?=[,;]|$)`,
-      "i",
-    ).exec(rest.trimEnd());
+    const match = new RegExp(`[,;]\\s*(?:in |on )?${asPattern(project.name)}\\s*(?=[,;]|$)`, "i").exec(rest.trimEnd());
     if (match) {
       projectId = project.id;
       cutOut(match.index, match.index + match[0].length);

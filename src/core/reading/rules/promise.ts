@@ -19,7 +19,7 @@ const OFFICE_WILL =
   /^(?:this|our|the undersigned|my) (?:office|company|firm|department|team|workshop|driver|courier|fitter|engineer|accountant|bookkeeper|lawyer|colleagues?|house|shop|bank|mill|studio|crew|people)s? (?:will|shall|is going to|are going to)\b/i;
 
 /** "I talk to the head on Wednesday", "I can put you in touch": said as if it were done. */
-const TODAY_I =
+const AS_IF_DONE =
   /^(?:so )?i (?:talk|speak|ring|call|send|bring|order|write|fetch|collect|post|deliver|pick|drop|book|pay)\b(?: \S+){1,8} (?:today|tonight|tomorrow|(?:on|by) (?:mon|tues|wednes|thurs|fri|satur|sun)day|next week)\b|\b(?:i|we) can put you in touch\b/i;
 
 /** Promises: what the writer's side says it will do, and can be held to. */
@@ -38,7 +38,7 @@ export const promise: KindRule = {
       /^i (?:do|take|bring|write|order|ring|call|make|prepare|print|cook|drive|look after|send)\b/i.test(bare)
     )
       return "promise";
-    if (TODAY_I.test(bare)) return "promise";
+    if (AS_IF_DONE.test(bare)) return "promise";
     if (OFFICE_WILL.test(bare) && !/\b(?:not|be able)\b/i.test(bare)) return "promise";
     if (WILL.test(bare)) return CONDITION.test(bare.slice(0, 20)) ? null : "promise";
     return [DOING_SOON, GOING_TO, YOU_WILL_HAVE, LET_ME, AND_WILL].some((pattern) => pattern.test(bare))

@@ -1,6 +1,6 @@
 import { isDay } from "../../time/day";
 import { invalid, type Outcome, refused, type Write } from "../outcome";
-import { newTask } from "../row";
+import { dueColumns, newTask } from "../row";
 import type { Due, SlipFacts } from "../task";
 import { changeByLetter } from "./change-by-letter";
 import { LONGEST_NOTE } from "./hand-over";
@@ -95,7 +95,9 @@ export function keepSlips(
         ),
       );
     }
-    writes.push({ row: "slip", id: slip.id, isNew: false, values: { state: "kept", taskId: facts.ids[i]! } });
+    // Handed over with another date, it is kept for that one.
+    const due = input.hand?.due === undefined ? {} : dueColumns(input.hand.due);
+    writes.push({ row: "slip", id: slip.id, isNew: false, values: { state: "kept", taskId: facts.ids[i]!, ...due } });
   }
   const left = facts.slips.filter((slip) => slip.state === "proposed" && !open.includes(slip));
   if (left.length === 0) writes.push(dealtWith(facts.conversationId, "kept", facts.actorId, now));
