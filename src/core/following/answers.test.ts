@@ -1,4 +1,5 @@
 import { describe, expect, test } from "vitest";
+import { stems, tellingWords } from "../finding/telling-words";
 import { parseLetter } from "../letters/parse-letter";
 import { PLAIN_READING, readLetter } from "../reading/read-letter";
 import { bareTargets, isAnswerWithPlease, isInterjection } from "./bare-answer";
@@ -6,7 +7,6 @@ import { contextOf } from "./context";
 import type { OpenItem } from "./item";
 import { pastOf } from "./past-of";
 import { changesOfTasks, type OpenTask } from "./task-changes";
-import { stems, tellingWords } from "./telling-words";
 
 // The bindery of the other tests of following; common practice of offices.
 const item = (quote: string, kind: OpenItem["kind"] = "ask", letter = 0): OpenItem => ({

@@ -1,6 +1,6 @@
+import { stems } from "../finding/telling-words";
 import { isImperative } from "../reading/imperative";
 import type { OpenItem } from "./item";
-import { stems } from "./telling-words";
 
 /** Words that answer without naming what they answer. */
 export const BARE_ANSWER =

@@ -1,3 +1,4 @@
+import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
 import { answerInOrder, answerQuestions } from "./answers-left";
 import {
@@ -15,7 +16,6 @@ import type { ItemChange, OpenItem } from "./item";
 import { isHandedOn, isSentElsewhere } from "./passed-to";
 import { IS_THE_REST, isDayGiven, type Said, saidByAsker, saidByOwner, stronger } from "./said";
 import type { Segment } from "./segments";
-import { tellingWords } from "./telling-words";
 import { Topics } from "./topics";
 import { choose } from "./weighing/choose";
 import { LEARNT } from "./weighing/learnt";

@@ -1,12 +1,12 @@
 import fc from "fast-check";
 import { describe, expect, test } from "vitest";
+import { tellingWords } from "../finding/telling-words";
 import type { Letter } from "../letters/letter";
 import { parseLetter } from "../letters/parse-letter";
 import type { People } from "../reading/slip";
 import { Following, followConversation } from "./follow";
 import { passedTo } from "./passed-to";
 import { Sides } from "./sides";
-import { tellingWords } from "./telling-words";
 
 // A bindery: another trade than the demo's and than the labelled letters'. What happens to what is open is common practice
 // of offices; each letter was written for what it does before it was tried.

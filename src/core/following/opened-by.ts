@@ -1,10 +1,10 @@
+import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
 import { isAnswerWithPlease } from "./bare-answer";
 import type { ChangesFound } from "./changes-in";
 import type { FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
 import type { Sides } from "./sides";
-import { tellingWords } from "./telling-words";
 
 /** A slip that is new in its conversation, with the words that tell it from others. */
 export interface Opened extends FoundSlip {

@@ -1,5 +1,5 @@
+import { stems } from "../finding/telling-words";
 import type { OpenItem } from "./item";
-import { stems } from "./telling-words";
 
 /** Said before a verb, it is not done: "will be counted", "not signed yet", "to be paid". */
 const NOT_DONE =

@@ -1,3 +1,4 @@
+import { tellingWords } from "../finding/telling-words";
 import type { Letter } from "../letters/letter";
 import type { ReadingSettings } from "../reading/read-letter";
 import type { FoundSlip, People, SlipKind } from "../reading/slip";
@@ -9,7 +10,6 @@ import { changesIn } from "./changes-in";
 import { contextOf } from "./context";
 import type { FoundChange, ItemChange, OpenItem } from "./item";
 import { openedBy } from "./opened-by";
-import { tellingWords } from "./telling-words";
 
 /** A task that is open in a conversation, as an answer is held against it. Addresses are in lower case. */
 export interface OpenTask {

@@ -1,6 +1,6 @@
+import { tellingWords } from "../finding/telling-words";
 import type { OpenItem } from "./item";
 import type { Segment } from "./segments";
-import { tellingWords } from "./telling-words";
 
 /** How sure it is that a segment is about an item that it answers by number or stands under. */
 const BY_NUMBER = 3;

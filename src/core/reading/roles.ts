@@ -1,4 +1,4 @@
-import { stems } from "../following/telling-words";
+import { stems } from "../finding/telling-words";
 import { asPattern } from "./kind-rule";
 import type { Person } from "./slip";
 

@@ -1,4 +1,4 @@
-import { stems } from "../following/telling-words";
+import { stems } from "../finding/telling-words";
 
 /** A workstream as slips are matched to it. */
 export interface WorkstreamWords {

@@ -1,4 +1,4 @@
-import { tellingWords } from "../following/telling-words";
+import { tellingWords } from "../finding/telling-words";
 
 /**
  * Whether a letter of whoever owes something may be about that: two of the words that tell what it is stand in the letter, or

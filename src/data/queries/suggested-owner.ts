@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
+import { tellingWords } from "../../core/finding/telling-words";
 import { wordsIn } from "../../core/finding/words";
-import { tellingWords } from "../../core/following/telling-words";
 import type { Database } from "../engine/database";
 import { maySeeTask, type Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";

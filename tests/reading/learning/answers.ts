@@ -1,8 +1,8 @@
 import fs from "node:fs";
 import path from "node:path";
+import { tellingWords } from "@/core/finding/telling-words";
 import { contextOf, type FollowContext } from "@/core/following/context";
 import type { OpenItem } from "@/core/following/item";
-import { tellingWords } from "@/core/following/telling-words";
 import { PLAIN_READING } from "@/core/reading/read-letter";
 import type { SlipKind } from "@/core/reading/slip";
 import { letterOf, PEOPLE } from "../labelled";

@@ -1,6 +1,6 @@
+import { stems } from "../../finding/telling-words";
 import type { OpenItem } from "../item";
 import type { Segment } from "../segments";
-import { stems } from "../telling-words";
 import type { Situation } from "./situation";
 
 /** The first step that a value does not exceed, as a name. */

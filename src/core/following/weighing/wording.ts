@@ -1,3 +1,4 @@
+import { tellingWords } from "../../finding/telling-words";
 import { BARE_ANSWER, isAnswerWithPlease, isInterjection, POINTS_BACK, THANKS_ONLY, TURNS_TO } from "../bare-answer";
 import { ASKER_CUES, OWNER_CUES } from "../cues";
 import type { OpenItem } from "../item";
@@ -6,7 +7,6 @@ import { passedTo } from "../passed-to";
 import { pastOf } from "../past-of";
 import { dueIn, IS_IN_A_STATE, IS_THE_REST, mainClause } from "../said";
 import type { Segment } from "../segments";
-import { tellingWords } from "../telling-words";
 import { step } from "./bonds";
 import { FORMS, SORRY, timeOf } from "./forms";
 import type { Situation } from "./situation";
