@@ -110,14 +110,16 @@ export function TaskFields(props: SheetProps) {
           {...open("priority")}
           onPick={(to) => void onChange({ field: "priority", to })}
         />
-        <span className={`text-[12.5px] ${task.estimate === null ? "text-soft" : "font-semibold"}`}>
-          {task.estimate !== null && <span className="font-medium text-soft">takes </span>}
-          <EstimateWord
-            estimate={task.estimate}
-            {...open("estimate")}
-            onPick={(to) => void onChange({ field: "estimate", to })}
-          />
-        </span>
+        {(task.side === "ours" || task.estimate !== null) && (
+          <span className={`text-[12.5px] ${task.estimate === null ? "text-soft" : "font-semibold"}`}>
+            {task.estimate !== null && <span className="font-medium text-soft">takes </span>}
+            <EstimateWord
+              estimate={task.estimate}
+              {...open("estimate")}
+              onPick={(to) => void onChange({ field: "estimate", to })}
+            />
+          </span>
+        )}
       </dd>
       <dt>State</dt>
       <dd className="font-bold">
