@@ -94,6 +94,34 @@ test("owner, due, priority and state are changed in the list itself, and undone"
   await expect(row.getByRole("button", { name: "Priority: high priority" })).toBeVisible();
 });
 
+test("how long work takes is read in a new task's line, changed on its sheet by picking and by typing, and undone", async ({
+  page,
+}) => {
+  await comeInAs(page, "Ines Valdarno", "/tasks");
+  await page.keyboard.press("a");
+  const line = page.getByRole("textbox", { name: "A new task, in one line" });
+  await line.fill("Measure the ramp, about half a day, for me");
+  await expect(page.getByText("half a day", { exact: true })).toBeVisible();
+  await line.press("Enter");
+  await page.getByRole("list", { name: "Tasks by day" }).getByText("Measure the ramp").first().click();
+  const sheet = page.getByRole("region", { name: /^Task / });
+  await expect(sheet.getByRole("heading", { name: "Measure the ramp" })).toBeVisible();
+  const takes = (words: string) => sheet.getByRole("button", { name: `How long it takes: ${words}`, exact: true });
+  await takes("half a day").click();
+  await page.keyboard.type("90 min");
+  await page.keyboard.press("Enter");
+  await expect(takes("1½ hours")).toBeVisible();
+  await expect(sheet).toContainText("says it takes 1½ hours");
+  await takes("1½ hours").click();
+  await page.keyboard.type("not");
+  await page.keyboard.press("Enter");
+  await expect(takes("how long?")).toBeVisible();
+  for (const words of ["1½ hours", "half a day"]) {
+    await page.keyboard.press("u");
+    await expect(takes(words)).toBeVisible();
+  }
+});
+
 test("another person's change appears within two seconds, without a reload, and the second to save sees the first", async ({
   browser,
   page,

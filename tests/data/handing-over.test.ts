@@ -145,6 +145,10 @@ describe.each(ENGINES)("on %s", (engine) => {
     expect(await sheet(slug, mair)).toBeNull();
     await must(house.suki, "hand back", { taskId, reason: "too much for me" });
     expect(await whats(house.ines, slug)).toEqual(["handed back"]);
+    await must(house.ines, "keep posted", { taskId, personId: house.ines, hears: false });
+    expect(await hearsNot(house.db, { personId: house.ines }, [taskId])).toHaveLength(1);
+    expect(await hearsNot(house.db, { personId: mair }, [taskId])).toEqual([]);
+    expect(await hearsNot(house.db, { personId: mair }, [])).toEqual([]);
   });
 
   test("kept posted they hear with the digest; who does not want to hear is left alone, but an owner is told of dates", async () => {

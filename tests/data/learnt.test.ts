@@ -189,6 +189,37 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
     expect(await learnt()).toEqual([]);
   });
 
+  test("handed over with another date as it is kept, haste was kept as that; without one, as it was read", async () => {
+    const from = "hal@yew.example";
+    const words = "Please send the plan of the orchard asap.";
+    const due = async () => {
+      const [slip] = await comes(words, from);
+      const [row] = await rowsOf<{ due: string }>(
+        house.db,
+        sql`select due_day::text as due from slip where id = ${slip!.id}`,
+      );
+      return { slip: slip!, due: row!.due };
+    };
+    const keep = async ({ slip }: Awaited<ReturnType<typeof due>>, more: object) => {
+      const hand = { toIds: [house.suki], note: "", ...more };
+      const input = { conversationId: slip.conversationId, slipIds: [slip.id], hand };
+      expect(await perform(house.db, by(), "keep", input)).toMatchObject({ ok: true });
+    };
+    await keep(await due(), { due: { day: "2026-11-25", time: null, zone: "Europe/London" } });
+    const second = await due();
+    expect(second.due).toBe("2026-11-25");
+    await keep(second, {});
+    await keep(await due(), { due: null });
+    const learnt = (await hasteLearntFor(house.db, viewer(), PLAIN_WEEK)).filter((one) => one.writer === from);
+    expect(learnt.map((one) => one.means)).toEqual([
+      [
+        { days: 2, kept: 2 },
+        { days: null, kept: 1 },
+      ],
+    ]);
+    expect((await due()).due).toBe("2026-11-25");
+  });
+
   test("what was learnt leaves with its house and holds in another, without words of anybody's own mailbox; wrong lines bring nothing", async () => {
     const words = "Kindly return the signed copy of our general terms to the office in Elm Road.";
     await brushOff((await comes(words, "ida@elm.example"))[0]!);

@@ -2,9 +2,10 @@ import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { takeInAll } from "@/acts/take-in";
 import { newId } from "@/data/ids";
-import { insertRows } from "@/data/insert-rows";
+import { insertion, insertRows, insertTogether } from "@/data/insert-rows";
 import { find } from "@/data/queries/find";
 import { rowsOf } from "@/data/rows";
+import { conversation, thread } from "@/data/schema";
 import { comment } from "@/data/schema-history";
 import { ENGINES, NOW, type TestHouse, testHouse } from "./test-house";
 
@@ -100,5 +101,33 @@ describe.each(ENGINES)("batch after batch, on %s", (engine) => {
       sql`select text from comment where task_id = ${task!.id} order by at`,
     );
     expect(rows.map((row) => row.text)).toEqual([...texts.slice(0, 2), "a\ufffdb", ...texts.slice(3)]);
+  });
+
+  test("rows that refer to each other go in with one statement, all or none, whatever their order in it", async () => {
+    const ids = { conversation: newId(), other: newId() };
+    const at = new Date(NOW);
+    const place = { place: "sort" as const, lastAt: at, cameAt: at };
+    const threads = insertion(thread, [{ messageId: "together@oak.example", conversationId: ids.conversation }]);
+    const made = insertion(conversation, [{ id: ids.conversation, subject: "Together", ...place }]);
+    await insertTogether(house.db, [threads, null, made, insertion(thread, [])]);
+    await insertTogether(house.db, [null]);
+    const here = () =>
+      rowsOf<{ subject: string; id: string }>(
+        house.db,
+        sql`select c.subject, t.message_id as id from thread t join conversation c on c.id = t.conversation_id where t.message_id like '%@oak.example'`,
+      );
+    expect(await here()).toEqual([{ subject: "Together", id: "together@oak.example" }]);
+    // What is here already is left as it is, where that was asked for; what refers to nothing takes all of it back.
+    const again = insertion(
+      thread,
+      [{ messageId: "together@oak.example", conversationId: ids.conversation }],
+      sql`on conflict do nothing`,
+    );
+    await insertTogether(house.db, [again]);
+    const lonely = insertion(thread, [{ messageId: "lonely@oak.example", conversationId: newId() }]);
+    const fine = insertion(conversation, [{ id: ids.other, subject: "Apart", ...place }]);
+    await expect(insertTogether(house.db, [fine, lonely])).rejects.toThrow();
+    expect(await here()).toHaveLength(1);
+    expect(await rowsOf(house.db, sql`select 1 from conversation where id = ${ids.other}`)).toEqual([]);
   });
 });

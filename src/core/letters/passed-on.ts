@@ -26,7 +26,7 @@ const LANGUAGES = [
 function dateInWords(words: string, offset: string): SentDate | null {
   if (!/\d/.test(words)) return null;
   const header = readDateHeader(words);
-  if (header && /[+-]\d{4}|\b[A-Z]{2,4}\s*$/.test(words)) return header;
+  if (header && /[+-]\d{4}|\b(?![AP]M\b)[A-Z]{2,4}\s*$/.test(words)) return header;
   if (header && /\d:\d{2}(?::\d{2})?\s*$/.test(words)) {
     const wall = new Date(header.at).toISOString();
     return { at: instantOf(wall.slice(0, 10), wall.slice(11, 16), offset), offset };

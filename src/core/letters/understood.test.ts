@@ -45,6 +45,16 @@ describe("a letter that is passed on within the text", () => {
       "2026-11-23T08:05",
     ],
     [
+      "with a Date without a zone, counted in the forwarder's",
+      `FYI\n\n-------- Original Message --------\nSubject: Swing\nDate: Mon, 23 Nov 2026 08:05:59\nFrom: Bo Rask <bo@oak.example>\nTo: ada@beech.example\n\n${inner}`,
+      "2026-11-23T08:05",
+    ],
+    [
+      "with a time of the evening",
+      `FYI\n\nFrom: Bo Rask <bo@oak.example>\nSent: 23 November 2026 8:05 PM\nTo: Ada Lund\nSubject: Swing\n\n${inner}`,
+      "2026-11-23T20:05",
+    ],
+    [
       "in French",
       `---------- Message transféré ---------\nDe : Bo Rask <bo@oak.example>\nDate : 23 novembre 2026 à 08:05\nObjet : Swing\nÀ : ada@beech.example\n\n${inner}`,
       "2026-11-23T08:05",
