@@ -36,6 +36,11 @@ export function twinKey(l: Letter | null): string | null {
     : null;
 }
 
+/** Whether an address is of a domain, or of one below it. */
+function isBelow(address: string, domain: string): boolean {
+  return `.${address.split("@").at(-1)}`.endsWith(`.${domain}`);
+}
+
 /** Letters of one writer that are looked at for where they went. */
 const HABIT_LETTERS = 40;
 
@@ -189,16 +194,16 @@ export class IntakeKnown {
       sql`select id, name, address, firm_id as "firmId" from correspondent where address in (select jsonb_array_elements_text(${JSON.stringify(addresses)}::jsonb))`,
     );
     for (const row of rows) this.outside.set(row.address, row);
-    // Whoever writes becomes somebody we know, so that what they promise can be waited for.
+    // Whoever writes, and whom one of us writes to, becomes somebody we know: what they promise or are asked can be waited for.
+    const ours = new Set(this.house.team.map((person) => person.address));
     const newcomers = new Map<string, { id: string; name: string; address: string }>();
-    for (const { from } of letters) {
-      if (
-        !from?.address ||
-        this.outside.has(from.address) ||
-        this.house.team.some((person) => person.address === from.address)
-      )
-        continue;
-      newcomers.set(from.address, { id: newId(this.now), name: from.name || from.address, address: from.address });
+    for (const { from, to, cc } of letters) {
+      // Addresses beside the writer's own are the house's, not somebody's outside.
+      const house = ours.has(from?.address ?? "") ? from!.address.split("@").at(-1) : null;
+      const addressed = house ? [...to.slice(0, 20), ...cc.slice(0, 20)] : [];
+      for (const who of [from, ...addressed.filter(({ address }) => !isBelow(address, house!))])
+        if (who?.address && !this.outside.has(who.address) && !ours.has(who.address))
+          newcomers.set(who.address, { id: newId(this.now), name: who.name || who.address, address: who.address });
     }
     if (newcomers.size > 0)
       await this.tx
