@@ -9,6 +9,7 @@ import { corpus } from "../tests/outside/pick";
 import { CONVERSATION_SETS, scoreFollowing } from "../tests/reading/conversations";
 import { LETTER_SETS, labelledLetters, PEOPLE } from "../tests/reading/labelled";
 import { learnFollowing } from "../tests/reading/learning/examples";
+import { learnWording } from "../tests/reading/learning/passages";
 import { scoreReading } from "../tests/reading/score";
 import { scoreSentences } from "../tests/reading/sentences";
 import { say, timed } from "./measure";
@@ -38,6 +39,11 @@ for (const set of CONVERSATION_SETS) {
 for (const set of CONVERSATION_SETS) {
   const { mistakes: _, ...following } = await scoreFollowing(set, await learnFollowing(set));
   say(`${set}, held back from what is learnt`, following);
+}
+
+for (const set of LETTER_SETS) {
+  const { mistakes: _, ...reading } = scoreReading(await labelledLetters(set), await learnWording([set]));
+  say(`letters, set ${set}, held back from what is learnt of wording`, reading);
 }
 
 const byRule = new Map<string, number>();

@@ -4,7 +4,7 @@ import { followConversation } from "@/core/following/follow";
 import type { ChangeKind } from "@/core/following/item";
 import { LEARNT } from "@/core/following/weighing/learnt";
 import type { Letter } from "@/core/letters/letter";
-import { PLAIN_READING } from "@/core/reading/read-letter";
+import { PLAIN_READING, type ReadingSettings } from "@/core/reading/read-letter";
 import { isSure } from "@/core/reading/slip";
 import { letterOf, PEOPLE, personKnown } from "./labelled";
 import { f1, overlap, squash } from "./overlap";
@@ -92,7 +92,7 @@ function isOwed(owner: string | null): boolean {
 }
 
 /** How well conversations are followed: shares from 0 to 1, and every mistake in words. */
-export async function scoreFollowing(set: ConversationSet, learnt = LEARNT) {
+export async function scoreFollowing(set: ConversationSet, learnt = LEARNT, settings: ReadingSettings = PLAIN_READING) {
   const sum = {
     opens: 0,
     openFound: 0,
@@ -114,7 +114,7 @@ export async function scoreFollowing(set: ConversationSet, learnt = LEARNT) {
     const followed = followConversation(
       labelled.map((one) => one.letter),
       PEOPLE,
-      PLAIN_READING,
+      settings,
       learnt,
     );
     const itemOf = new Map<string, string>();

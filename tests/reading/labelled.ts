@@ -45,7 +45,7 @@ export function personKnown(key: string): Person {
 }
 
 /** The sets of labelled letters, by the file they stand in. */
-export const LETTER_SETS = ["a", "b", "c", "d", "e", "f", "g", "h", "i", "j", "k", "l"] as const;
+export const LETTER_SETS = ["a", "b", "c", "d", "e", "f", "g", "h", "i", "j", "k", "l", "m", "n"] as const;
 export type LetterSet = (typeof LETTER_SETS)[number];
 
 const MARK = /\{(ask|question|promise|trouble); ?([\w-]+); ?([\d,-]+); ?(\w+) \| ([^}]+)\}/g;

@@ -1,9 +1,12 @@
 import fs from "node:fs";
 import path from "node:path";
 import { clausesIn } from "@/core/reading/clauses";
-import { kindOf, type LetterGround } from "@/core/reading/kind-rule";
+import type { LetterGround } from "@/core/reading/kind-rule";
 import { KIND_RULES } from "@/core/reading/rules/list";
 import type { SlipKind } from "@/core/reading/slip";
+import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
+import { judge } from "@/core/reading/weighing/sense";
+import type { Weights } from "@/core/reading/weighing/shares";
 
 type SentenceKind = SlipKind | "nothing";
 
@@ -22,7 +25,7 @@ const GROUND: LetterGround = (() => {
 })();
 
 /** Labelled sentences by their kind, one a line (sentences.txt). */
-function labelledSentences(): { kind: SentenceKind; sentence: string }[] {
+export function labelledSentences(): { kind: SentenceKind; sentence: string }[] {
   const text = fs.readFileSync(path.join(import.meta.dirname, "sentences.txt"), "utf8");
   return text
     .split(/^===== /m)
@@ -33,10 +36,10 @@ function labelledSentences(): { kind: SentenceKind; sentence: string }[] {
     });
 }
 
-/** What the rules find in a sentence: the kind of each of its clauses that has one. */
-function kindsIn(sentence: string): SlipKind[] {
+/** What is found in a sentence: the kind of each of its clauses that has one. */
+function kindsIn(sentence: string, learnt: Weights): SlipKind[] {
   return clausesIn(sentence, [{ kind: "new", start: 0, end: sentence.length }]).flatMap((clause) => {
-    const found = kindOf(clause, GROUND, KIND_RULES);
+    const found = judge(clause, GROUND, KIND_RULES, learnt);
     return found ? [found.kind] : [];
   });
 }
@@ -48,13 +51,13 @@ export interface SentenceScore {
 }
 
 /** How many sentences of each kind are read for what they are. */
-export function scoreSentences(): Map<SentenceKind, SentenceScore> {
+export function scoreSentences(learnt: Weights = LEARNT_WORDING): Map<SentenceKind, SentenceScore> {
   const scores = new Map<SentenceKind, SentenceScore>();
   for (const { kind, sentence } of labelledSentences()) {
     const score = scores.get(kind) ?? { count: 0, right: 0, mistakes: [] };
     scores.set(kind, score);
     score.count += 1;
-    const found = kindsIn(sentence);
+    const found = kindsIn(sentence, learnt);
     const isRight = kind === "nothing" ? found.length === 0 : found.length > 0 && found.every((one) => one === kind);
     if (isRight) score.right += 1;
     else score.mistakes.push(`${found.join(", ") || "nothing"} for ${kind}: ${sentence}`);

@@ -16,21 +16,9 @@ export interface KindRule {
   readonly name: string;
   /** How sure it is, from 0 to 1: an estimate, held below what it reaches on labelled letters, which are not strangers'. */
   readonly confidence: number;
+  /** What it says holds, whatever the wording is like: people said so. */
+  readonly isCertain?: boolean;
   find(clause: Clause, ground: LetterGround): SlipKind | "nothing" | null;
-}
-
-/** What kind of passage a clause is by the first of `rules` that answers, and that rule; null where it is none. */
-export function kindOf(
-  clause: Clause,
-  ground: LetterGround,
-  rules: readonly KindRule[],
-): { kind: SlipKind; rule: KindRule } | null {
-  for (const rule of rules) {
-    const kind = rule.find(clause, ground);
-    if (kind === "nothing") return null;
-    if (kind) return { kind, rule };
-  }
-  return null;
 }
 
 /** First names and nicknames by which a person may be called, whole words, lower case. */

@@ -11,7 +11,7 @@ import { countedBack, countsBack } from "./counted-back";
 import { dueOf } from "./due";
 import { estimateOf, speaksOfWorkBefore } from "./estimate";
 import { hasteIn } from "./haste";
-import { type KindRule, kindOf, type LetterGround, namedIn } from "./kind-rule";
+import { type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
 import { calledAt, greetedIn, ownerOf } from "./owner";
 import { priorityOf } from "./priority";
@@ -20,6 +20,9 @@ import { markedBefore } from "./rules/marked";
 import { promise } from "./rules/promise";
 import type { DueFound, FoundSlip, People, Person, SlipKind } from "./slip";
 import { LONGEST_TITLE, titleOf } from "./title";
+import { LEARNT_WORDING } from "./weighing/learnt";
+import { type Judged, judge } from "./weighing/sense";
+import type { Weights } from "./weighing/shares";
 
 /** Slips proposed from one letter at the most; a letter that seems to ask for more is a list to be read, not sorted. */
 const MOST_SLIPS = 40;
@@ -35,6 +38,8 @@ export interface ReadingSettings {
   readonly readsLists?: boolean;
   /** Phrases that people marked by hand in earlier letters of the writer, as `phraseOf` makes them. */
   readonly marked?: readonly string[];
+  /** How asks, questions, promises and trouble are worded; by default as labelled passages teach. */
+  readonly wording?: Weights;
 }
 
 /** The settings for one letter: writers overseas order figures in their own way. */
@@ -164,7 +169,7 @@ function dueByContext(
 
 /** Why a slip is proposed, in words: the rule, who is meant and by what, and the words of the day. */
 function reasonOf(
-  rule: KindRule,
+  { rule, words }: Judged,
   owner: Person | null,
   due: DueFound | null,
   clause: Clause,
@@ -172,14 +177,14 @@ function reasonOf(
 ): string {
   const name = owner?.name.split(/\s+/)[0];
   const who =
-    owner === null || rule.name === promise.name
+    owner === null || rule === promise.name
       ? null
       : namedIn(clause.text, [owner]).length > 0
         ? `“${name}” is named`
         : owner.id === addressee?.id
           ? `${name} was called above`
           : `it is written to ${name} alone`;
-  return [rule.name, who, due && `“${due.words}”`].filter(Boolean).join(", ");
+  return [rule, ...words.map((word) => `“${word}”`), who, due && `“${due.words}”`].filter(Boolean).join(", ");
 }
 
 /** Whether slips of a kind are work, which takes its time. */
@@ -225,6 +230,7 @@ export function readLetter(
   const only = letter.to.length === 1 ? ground.to[0]?.name.split(/\s+/)[0] : undefined;
   const you = isOurs ? (only ?? "them") : "us";
   const rules = settings.marked?.length ? [markedBefore(settings.marked), ...KIND_RULES] : KIND_RULES;
+  const learnt = settings.wording ?? LEARNT_WORDING;
   const slips: FoundSlip[] = [];
   let lastDue: DueFound | null = null;
   /** The paragraph of the last slip. */
@@ -236,7 +242,8 @@ export function readLetter(
     if (called) addressee = { person: called, block: clause.block };
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
     // "ruben, count what is left": the order stands behind the name.
-    const found = kindOf(clause, ground, rules) ?? (calledHere ? kindOf(behindName(clause), ground, rules) : null);
+    const found =
+      judge(clause, ground, rules, learnt) ?? (calledHere ? judge(behindName(clause), ground, rules, learnt) : null);
     const estimate = found && !isWork(found.kind) ? null : estimateOf(clause.text);
     const last = slips.at(-1);
     // "It should not take more than an hour" is said of what was asked before it, in the same paragraph.
@@ -276,9 +283,9 @@ export function readLetter(
       owner: owner && owner.address !== "" ? owner.address : null,
       due,
       priority: said === "normal" && isUrgentLetter && found.kind === "ask" ? "high" : said,
-      reason: reasonOf(found.rule, owner, due, clause, addressee?.person ?? null),
-      rule: found.rule.name,
-      confidence: found.rule.confidence,
+      reason: reasonOf(found, owner, due, clause, addressee?.person ?? null),
+      rule: found.rule,
+      confidence: found.confidence,
       estimate: null,
       haste: due && hasteIn(due.words),
     };

@@ -1,8 +1,16 @@
 import { expect, test } from "vitest";
 import { LEARNT } from "@/core/following/weighing/learnt";
+import type { LetterGround } from "@/core/reading/kind-rule";
+import { KIND_RULES } from "@/core/reading/rules/list";
+import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
+import { judge, NO_WORDING } from "@/core/reading/weighing/sense";
+import type { Weights } from "@/core/reading/weighing/shares";
 import { labelledAnswers } from "./answers";
 import { learnFollowing } from "./examples";
 import { type Example, learn } from "./logistic";
+import { learnWording, passagesOfSet } from "./passages";
+
+const NOBODY: LetterGround = { writer: null, to: [], people: { team: [], outside: [] } };
 
 test("two classes that a name tells apart are learnt; a name that tells nothing weighs nothing", () => {
   const examples: Example[] = Array.from({ length: 40 }, (_, i) => ({
@@ -30,7 +38,29 @@ test("a weight of the closed form: with one name and a strong penalty, what is l
   expect(strength * yes!).toBeCloseTo(10 * (1 - share), 0);
 });
 
-test("the weights that are kept are those that the labels teach", async () => {
+test("the weights of wording that are kept are those that the labelled passages teach", async () => {
+  const { examples, ...learnt } = await learnWording();
+  console.log(`${examples} labelled passages, ${Object.keys(learnt.weights).length} names`);
+  expect(examples).toBeGreaterThan(5_000);
+  expect(learnt).toEqual(LEARNT_WORDING);
+}, 120_000);
+
+test("passages that were held back are read for what they are more often than by the rules alone", async () => {
+  const held = ["plain", "workshop"];
+  const wording = await learnWording(held);
+  const right = { "rules alone": 0, "with wording": 0 };
+  const passages = (await Promise.all(held.map(passagesOfSet))).flat();
+  for (const { clause, is } of passages) {
+    const kind = (weights: Weights) => judge(clause, NOBODY, KIND_RULES, weights)?.kind ?? "nothing";
+    right["rules alone"] += Number(kind(NO_WORDING) === is);
+    right["with wording"] += Number(kind(wording) === is);
+  }
+  console.log(`of ${passages.length} passages held back:`, right);
+  expect(passages.length).toBeGreaterThan(400);
+  expect(right["with wording"]).toBeGreaterThan(right["rules alone"] + 10);
+}, 120_000);
+
+test("the weights of following that are kept are those that the labels teach", async () => {
   const learnt = await learnFollowing(null);
   console.log(
     `${(await labelledAnswers()).length} labelled answers, ${Object.keys(learnt.whether.weights).length} and ${Object.keys(learnt.what.weights).length} names`,

@@ -1,17 +1,10 @@
+import type { Weights } from "@/core/reading/weighing/shares";
+
 /** One example: the names of what was found, and the number of its class. */
 export interface Example {
   readonly found: readonly string[];
   readonly is: number;
 }
-
-/** Weights of a multinomial logistic regression: one for each class. */
-export interface Logistic {
-  readonly bias: readonly number[];
-  readonly weights: Readonly<Record<string, readonly number[]>>;
-}
-
-/** Names seen in fewer examples are left out: they say more of one sentence than of how people write. */
-const FEWEST = 5;
 
 const ROUNDS = 400;
 const STEP = 0.08;
@@ -28,11 +21,12 @@ function softmax(scores: Float64Array): void {
  * approach to natural language processing"), by gradient descent with Adam (Kingma & Ba 2015). The same examples give the
  * same weights.
  * @param strength of the penalty: that of half the squared weights, divided by the number of examples
+ * @param fewest names seen in fewer examples are left out: they say more of one sentence than of how people write
  */
-export function learn(examples: readonly Example[], classes: number, strength: number): Logistic {
+export function learn(examples: readonly Example[], classes: number, strength: number, fewest = 5): Weights {
   const counts = new Map<string, number>();
   for (const { found } of examples) for (const name of new Set(found)) counts.set(name, (counts.get(name) ?? 0) + 1);
-  const names = [...counts].flatMap(([name, count]) => (count >= FEWEST ? [name] : [])).sort();
+  const names = [...counts].flatMap(([name, count]) => (count >= fewest ? [name] : [])).sort();
   const place = new Map(names.map((name, i) => [name, i]));
   const rows = examples.map(({ found, is }) => ({
     at: Uint32Array.from([...new Set(found)].flatMap((name) => place.get(name) ?? [])),

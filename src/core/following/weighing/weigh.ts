@@ -1,15 +1,10 @@
 import type { FoundSlip } from "../../reading/slip";
+import { sharesOf, type Weights } from "../../reading/weighing/shares";
 import type { FollowContext } from "../context";
 import { CHANGES, type ChangeKind, type OpenItem } from "../item";
 import type { Segment } from "../segments";
 import { Evidence } from "./evidence";
 import { situationOf } from "./situation";
-
-/** Weights of a multinomial logistic regression, by the names of what was found: one for each class. */
-interface Weights {
-  readonly bias: readonly number[];
-  readonly weights: Readonly<Record<string, readonly number[]>>;
-}
 
 /** What was learnt of answers: whether a segment changes an item (no, yes), and how (in the order of `CHANGES`). */
 export interface FollowingWeights {
@@ -42,18 +37,6 @@ const NEARLY_MOST = 0.97;
 
 /** Share of an item's bond from which another's makes it doubtful which of them is meant. */
 const FITS_TOO = 0.8;
-
-function sharesOf({ bias, weights }: Weights, found: readonly string[]): number[] {
-  const scores = [...bias];
-  for (const name of new Set(found)) {
-    const own = Object.hasOwn(weights, name) ? weights[name] : undefined;
-    if (own) for (let i = 0; i < scores.length; i += 1) scores[i]! += own[i]!;
-  }
-  const most = Math.max(...scores);
-  const raised = scores.map((score) => Math.exp(score - most));
-  const sum = raised.reduce((a, b) => a + b, 0);
-  return raised.map((one) => one / sum);
-}
 
 /** Segments held against items at the most in one letter: a long letter to a long list is left to the rules. */
 const MOST_PAIRS = 600;

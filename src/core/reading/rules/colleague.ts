@@ -25,7 +25,8 @@ function isAboutColleague(clause: Clause, others: readonly { at: number; end: nu
 /** "Rosa will order the paint", "Rosa has to sign", "Rosa promised to ring": a colleague by name, and what is theirs. */
 export const colleague: KindRule = {
   name: "a colleague by name, and what they have to do",
-  confidence: 0.9,
+  confidence: 0.95,
+  isCertain: true,
   find(clause, ground) {
     const others = namedIn(clause.text, ground.people.team).filter(({ person }) => person.id !== ground.writer?.id);
     if (others.length === 0 || /\bif\b/i.test(clause.text.slice(0, 3))) return null;

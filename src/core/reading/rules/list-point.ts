@@ -7,7 +7,7 @@ const ASKING_LEAD =
 /** The points of a list that is led into by an ask: "Could you please:", "You are requested". */
 export const listPoint: KindRule = {
   name: "a point of a list that asks",
-  confidence: 0.85,
+  confidence: 0.95,
   find(clause) {
     if (!clause.lead || !ASKING_LEAD.test(clause.lead) || /\bwe (?:have|did|can offer)\b/i.test(clause.lead))
       return null;

@@ -9,6 +9,7 @@ export function markedBefore(phrases: readonly string[]): KindRule {
   return {
     name: "words that were marked by hand before",
     confidence: 0.8,
+    isCertain: true,
     find({ text }) {
       const said = phraseOf(text);
       return phrases.some((phrase) => phrase === said || (phrase.length >= ENOUGH_WITHIN && said.includes(phrase)))

@@ -13,7 +13,8 @@ export const question: KindRule = {
   confidence: 0.9,
   find({ text }) {
     const bare = bareClause(text);
-    if (!/\?["'”’)]*$/.test(text) || RHETORICAL.test(bare) || DOUBTED_WORD.test(text)) return null;
+    if (!/\?["'”’)]*$/.test(text)) return null;
+    if (RHETORICAL.test(bare) || DOUBTED_WORD.test(text)) return "nothing";
     // "Can you do without?" asks whether they can, not that they do.
     if (/^(?:can|could) you (?:do without|manage(?: without| so)?|cope|live with (?:it|that))\W*$/i.test(bare))
       return "question";

@@ -1,0 +1,8 @@
+#!/usr/bin/env bash
+# npm run rounds -- N [smtp|imap|outbox]: N times a server that dies in the middle; nothing may be lost or doubled.
+set -euo pipefail
+source "$(dirname "${BASH_SOURCE[0]}")/ensure.sh"
+ensure_packages
+ensure_debian /usr/lib/dovecot/imap dovecot-imapd
+ensure_debian /usr/bin/openssl openssl
+exec npx tsx tests/rounds/main.ts "$@"

@@ -1,0 +1,106 @@
+import type { Clause } from "../clauses";
+import type { KindRule, LetterGround } from "../kind-rule";
+import { SLIP_KINDS, type SlipKind } from "../slip";
+import { asShares, sharesOf, type Weights } from "./shares";
+import { wordingOf } from "./wording";
+
+/** What a clause can be: nothing, or the kind of a slip. */
+export const SENSES = ["nothing", ...SLIP_KINDS] as const;
+export type Sense = (typeof SENSES)[number];
+
+/** Nothing learnt: then the rules count alone. */
+export const NO_WORDING: Weights = { bias: SENSES.map(() => 0), weights: {} };
+
+/** What a clause is taken for, by what, and how sure that is (0 to 1). */
+export interface Judged {
+  readonly kind: SlipKind;
+  /** The rule by its name, or what the wording is like: what people are shown, and what lessons are kept by. */
+  readonly rule: string;
+  /** Words that speak for it most, where no rule does; none where a rule does. */
+  readonly words: readonly string[];
+  readonly confidence: number;
+}
+
+/** What a rule's word counts against the wording: its own odds, times this, as letters show that no rule had seen. */
+const RULE_COUNTS = 1.3;
+
+/** What a rule counts for, in the logarithm of odds. */
+function countOf({ confidence }: KindRule): number {
+  return RULE_COUNTS * Math.log(confidence / (1 - confidence));
+}
+
+/** Courtesy, releases and adverts are known by set words, which count for more. */
+const NOTHING_COUNTS = 5;
+
+/** What is known by its wording alone is never sure: of such slips on letters unseen before, two in three were right at best. */
+const SUREST_WORDING = 0.7;
+
+/** A share from which wording alone proposes something: below it half of what was proposed was nothing. */
+const WORDING_FROM = 0.5;
+
+const LIKE: Readonly<Record<SlipKind, string>> = {
+  ask: "worded like an ask",
+  question: "worded like a question",
+  promise: "worded like a promise",
+  trouble: "worded like trouble",
+};
+
+/** The first rule that answers, and its answer. */
+function ruledBy(clause: Clause, ground: LetterGround, rules: readonly KindRule[]) {
+  for (const rule of rules) {
+    const said = rule.find(clause, ground);
+    if (said) return { rule, said };
+  }
+  return null;
+}
+
+/** How many words are shown as speaking for a kind. */
+const WORDS_SHOWN = 2;
+
+/** The words that make a clause this kind more than nothing, the strongest first; none that another holds already. */
+function strongest(found: readonly string[], { weights }: Weights, kind: SlipKind): string[] {
+  const place = SENSES.indexOf(kind);
+  const gain = (name: string) => (Object.hasOwn(weights, name) ? weights[name]![place]! - weights[name]![0]! : 0);
+  const words = [...new Set(found)]
+    .filter((name) => /^[\p{L}#]/u.test(name) && !/[<>?!:,;.]/.test(name) && gain(name) > 0)
+    .sort((a, b) => gain(b) - gain(a));
+  return words
+    .filter((word, i) => !words.slice(0, i).some((before) => before.includes(word) || word.includes(before)))
+    .slice(0, WORDS_SHOWN);
+}
+
+/**
+ * What a clause is: by the rules, and by how it is worded, held against labelled passages. A rule that is certain (confidence
+ * 1 and a kind: words that people marked) is not weighed. Null where it is nothing.
+ */
+export function judge(
+  clause: Clause,
+  ground: LetterGround,
+  rules: readonly KindRule[],
+  learnt: Weights,
+): Judged | null {
+  const ruled = ruledBy(clause, ground, rules);
+  const said = ruled?.said ?? null;
+  if (learnt === NO_WORDING || (said && ruled?.rule.isCertain))
+    return ruled && said && said !== "nothing"
+      ? { kind: said, rule: ruled.rule.name, words: [], confidence: ruled.rule.confidence }
+      : null;
+  const found = wordingOf(clause);
+  const shares = sharesOf(learnt, found);
+  const counts = !ruled ? 0 : said === "nothing" ? NOTHING_COUNTS : countOf(ruled.rule);
+  const weighed = asShares(shares.map((share, i) => Math.log(share + 1e-9) + (SENSES[i] === said ? counts : 0)));
+  const best = weighed.indexOf(Math.max(...weighed));
+  const sense = SENSES[best]!;
+  if (sense === "nothing") return null;
+  // Shares are surer than they are right, since the words of a clause do not come by chance together.
+  const share = weighed[best]! ** 2;
+  if (sense === said && ruled)
+    return { kind: sense, rule: ruled.rule.name, words: [], confidence: Math.min(ruled.rule.confidence, share) };
+  if (weighed[best]! < WORDING_FROM) return null;
+  return {
+    kind: sense,
+    rule: LIKE[sense],
+    words: strongest(found, learnt, sense),
+    confidence: Math.min(SUREST_WORDING, share),
+  };
+}

@@ -1,0 +1,23 @@
+/** Weights of a multinomial logistic regression, by the names of what was found: one for each class. */
+export interface Weights {
+  readonly bias: readonly number[];
+  readonly weights: Readonly<Record<string, readonly number[]>>;
+}
+
+/** How likely each class is by what was found, from 0 to 1; they add up to 1. A name found twice counts once. */
+export function sharesOf({ bias, weights }: Weights, found: readonly string[]): number[] {
+  const scores = [...bias];
+  for (const name of new Set(found)) {
+    const own = Object.hasOwn(weights, name) ? weights[name] : undefined;
+    if (own) for (let i = 0; i < scores.length; i += 1) scores[i]! += own[i]!;
+  }
+  return asShares(scores);
+}
+
+/** Scores as shares of 1 (softmax). */
+export function asShares(scores: readonly number[]): number[] {
+  const most = Math.max(...scores);
+  const raised = scores.map((score) => Math.exp(score - most));
+  const sum = raised.reduce((a, b) => a + b, 0);
+  return raised.map((one) => one / sum);
+}

@@ -1,0 +1,133 @@
+import fs from "node:fs";
+import path from "node:path";
+import type { Letter, TextPart } from "@/core/letters/letter";
+import { type Clause, clausesIn } from "@/core/reading/clauses";
+import { SENSES, type Sense } from "@/core/reading/weighing/sense";
+import type { Weights } from "@/core/reading/weighing/shares";
+import { wordingOf } from "@/core/reading/weighing/wording";
+import { CONVERSATION_SETS, labelledConversations } from "../conversations";
+import { LETTER_SETS, labelledLetters } from "../labelled";
+import { labelledSentences } from "../sentences";
+import { type Example, learn } from "./logistic";
+
+/** A labelled passage: a clause, and what it is. */
+interface Passage {
+  readonly clause: Clause;
+  readonly is: Sense;
+}
+
+/** A quote in a letter, and what the words are; null where the labels leave that open. */
+interface Marked {
+  readonly quote: string;
+  readonly is: Sense | null;
+}
+
+const FOLDER = path.join(import.meta.dirname, "passages");
+
+/** The files of labelled passages, which are sets as the letters and conversations are. */
+export const PASSAGE_SETS = fs.readdirSync(FOLDER).map((name) => name.replace(/\.txt$/, ""));
+
+const LETTERS: Readonly<Record<string, Sense>> = { a: "ask", q: "question", p: "promise", t: "trouble", n: "nothing" };
+
+const whole = (text: string): TextPart[] => [{ kind: "new", start: 0, end: text.length }];
+
+/** Where a quote stands in a text, whatever its white space. */
+function placeOf(text: string, quote: string): { start: number; end: number } | null {
+  const words = quote
+    .trim()
+    .split(/\s+/)
+    .map((word) => word.replace(/[.*+?^${}()|[\]\\]/g, "\\$&"));
+  const found = new RegExp(words.join("\\s+")).exec(text);
+  return found ? { start: found.index, end: found.index + found[0].length } : null;
+}
+
+/** The clauses of a letter with what their labels make of them: that which shares half of the shorter with a quote is it. */
+function passagesOf({ text, parts }: Letter, marked: readonly Marked[]): Passage[] {
+  const places = marked.flatMap(({ quote, is }) => {
+    const place = placeOf(text, quote);
+    return place ? [{ ...place, is }] : [];
+  });
+  return clausesIn(text, parts).flatMap((clause) => {
+    const shared = places
+      .map(({ start, end, is }) => ({
+        is,
+        share:
+          (Math.min(end, clause.end) - Math.max(start, clause.start)) /
+          Math.min(end - start, clause.end - clause.start),
+      }))
+      .sort((a, b) => b.share - a.share)[0];
+    const is = shared && shared.share >= 0.5 ? shared.is : shared && shared.share > 0 ? null : "nothing";
+    return is === null ? [] : [{ clause, is }];
+  });
+}
+
+/** What a change says, taken as a letter by itself; null where that is open. */
+const SAID_BY_CHANGE: Readonly<Record<string, Sense | null>> = {
+  promised: "promise",
+  reminded: "ask",
+  done: "nothing",
+};
+
+export async function passagesOfSet(set: string): Promise<Passage[]> {
+  const letters = LETTER_SETS.find((one) => one === set);
+  if (letters)
+    return (await labelledLetters(letters)).flatMap(({ letter, labels }) =>
+      passagesOf(
+        letter,
+        labels.map(({ quote, kind }) => ({ quote, is: kind })),
+      ),
+    );
+  const conversations = CONVERSATION_SETS.find((one) => one === set);
+  if (conversations)
+    return (await labelledConversations(conversations))
+      .flat()
+      .flatMap(({ letter, opens, changes }) =>
+        passagesOf(letter, [
+          ...opens.map(({ quote, kind }) => ({ quote, is: kind as Sense })),
+          ...changes.map(({ quote, change }) => ({ quote, is: SAID_BY_CHANGE[change] ?? null })),
+        ]),
+      );
+  if (set === "sentences") return labelledSentences().flatMap(({ kind, sentence }) => single(sentence, kind));
+  const [, body] = fs.readFileSync(path.join(FOLDER, `${set}.txt`), "utf8").split("=====\n");
+  return body!
+    .trim()
+    .split(/\n{2,}/)
+    .flatMap((letter) => {
+      return letter.split("\n").flatMap((line) => {
+        const is = LETTERS[line[0]!];
+        if (!is || line[1] !== " ") throw new Error(`Not labelled: “${line}”.`);
+        return single(line.slice(2), is);
+      });
+    });
+}
+
+/** A line as a passage; where it is cut into several, it is not known which of them is what is labelled, unless it is nothing. */
+function single(text: string, is: Sense): Passage[] {
+  const clauses = clausesIn(text, whole(text));
+  return clauses.length === 1 || is === "nothing" ? clauses.map((clause) => ({ clause, is })) : [];
+}
+
+/** All sets of labelled passages. */
+export const ALL_SETS: readonly string[] = [...LETTER_SETS, ...CONVERSATION_SETS, "sentences", ...PASSAGE_SETS];
+
+const known = new Map<string, Promise<Example[]>>();
+
+function examplesOf(set: string): Promise<Example[]> {
+  const made =
+    known.get(set) ??
+    passagesOfSet(set).then((passages) =>
+      passages.map(({ clause, is }) => ({ found: wordingOf(clause), is: SENSES.indexOf(is) })),
+    );
+  known.set(set, made);
+  return made;
+}
+
+/** Strength of the penalty, and the fewest passages that a name must stand in; found by leaving out one set after the other. */
+const STRENGTH = 2;
+const FEWEST = 3;
+
+/** Learns how asks, questions, promises and trouble are worded from all labelled passages but those of the sets left out. */
+export async function learnWording(leftOut: readonly string[] = []): Promise<Weights & { examples: number }> {
+  const examples = (await Promise.all(ALL_SETS.filter((set) => !leftOut.includes(set)).map(examplesOf))).flat();
+  return { ...learn(examples, SENSES.length, STRENGTH, FEWEST), examples: examples.length };
+}
