@@ -7,3 +7,9 @@ export function asLines({ bias, weights }: Weights, indent: string): string {
   );
   return `{\n${indent}  "bias": [${bias.join(", ")}],\n${indent}  "weights": {\n${lines.join(",\n")}\n${indent}  }\n${indent}}`;
 }
+
+/** Words with their numbers as JSON, a row for each. */
+export function asRows(words: ReadonlyMap<string, readonly number[]>): string {
+  const rows = [...words].map(([word, own]) => `  ${JSON.stringify([word, ...own])}`);
+  return `[\n${rows.join(",\n")}\n]`;
+}

@@ -1,7 +1,7 @@
 import { PLAIN_READING, readLetter } from "@/core/reading/read-letter";
 import type { FoundSlip } from "@/core/reading/slip";
 import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
-import type { Weights } from "@/core/reading/weighing/shares";
+import type { WordingWeights } from "@/core/reading/weighing/shares";
 import { type Label, type LabelledLetter, PEOPLE } from "./labelled";
 import { f1, overlap, squash } from "./overlap";
 
@@ -33,7 +33,10 @@ function matched(labels: readonly Label[], slips: readonly (FoundSlip & { quote:
 }
 
 /** Reads labelled letters, by default with all that was learnt, and holds what is found against the labels. */
-export function scoreReading(letters: readonly LabelledLetter[], learnt: Weights = LEARNT_WORDING): ReadingScore {
+export function scoreReading(
+  letters: readonly LabelledLetter[],
+  learnt: WordingWeights = LEARNT_WORDING,
+): ReadingScore {
   const sum = { gold: 0, found: 0, hits: 0, kind: 0, owner: 0, due: 0, priority: 0, anything: 0 };
   const mistakes: string[] = [];
   for (const { name, letter, labels } of letters) {

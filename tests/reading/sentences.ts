@@ -6,7 +6,7 @@ import { KIND_RULES } from "@/core/reading/rules/list";
 import type { SlipKind } from "@/core/reading/slip";
 import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
 import { judge } from "@/core/reading/weighing/sense";
-import type { Weights } from "@/core/reading/weighing/shares";
+import type { WordingWeights } from "@/core/reading/weighing/shares";
 
 type SentenceKind = SlipKind | "nothing";
 
@@ -37,7 +37,7 @@ export function labelledSentences(): { kind: SentenceKind; sentence: string }[] 
 }
 
 /** What is found in a sentence: the kind of each of its clauses that has one. */
-function kindsIn(sentence: string, learnt: Weights): SlipKind[] {
+function kindsIn(sentence: string, learnt: WordingWeights): SlipKind[] {
   return clausesIn(sentence, [{ kind: "new", start: 0, end: sentence.length }]).flatMap((clause) => {
     const found = judge(clause, GROUND, KIND_RULES, learnt);
     return found ? [found.kind] : [];
@@ -51,7 +51,7 @@ export interface SentenceScore {
 }
 
 /** How many sentences of each kind are read for what they are. */
-export function scoreSentences(learnt: Weights = LEARNT_WORDING): Map<SentenceKind, SentenceScore> {
+export function scoreSentences(learnt: WordingWeights = LEARNT_WORDING): Map<SentenceKind, SentenceScore> {
   const scores = new Map<SentenceKind, SentenceScore>();
   for (const { kind, sentence } of labelledSentences()) {
     const score = scores.get(kind) ?? { count: 0, right: 0, mistakes: [] };

@@ -1,4 +1,5 @@
 import { letterVector } from "../../core/finding/letter-words";
+import { answered } from "../../core/following/follow";
 import type { FoundChange } from "../../core/following/item";
 import { changesOfTasks, type OpenTask } from "../../core/following/task-changes";
 import { idsOf } from "../../core/letters/joined-by";
@@ -66,9 +67,11 @@ function understand(letter: Letter, { house, names, lessons, haste, openTasks, n
   try {
     const people = { team: house.team, outside };
     const marked = markedPhrases(letter.from?.address ?? null, lessons);
-    const asked = isOurs ? [] : readLetter(letter, people, moment, { ...settings, marked });
-    const answered = isOurs ? undefined : idsOf(letter).find((id) => openTasks.has(id));
-    const found = changesOfTasks(letter, openTasks.get(answered ?? "") ?? [], people, moment, settings, asked);
+    const answers = isOurs ? undefined : idsOf(letter).find((id) => openTasks.has(id));
+    const open = openTasks.get(answers ?? "") ?? [];
+    const asking = { ...(open.length > 0 ? answered(settings) : settings), marked };
+    const asked = isOurs ? [] : readLetter(letter, people, moment, asking);
+    const found = changesOfTasks(letter, open, people, moment, settings, asked);
     const writer = letter.from?.address ?? null;
     const taught = withLessons(found, letter.text, writer, lessons);
     return {

@@ -116,7 +116,20 @@ const ABBREVIATION =
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,?\s+and\s+(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)/gi;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,?\s+and\s+(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/giu;
+
+/** "They'd like it indoors, is the orangery free?": a question behind what is said first. */
+const ASKS_BEHIND = /^,\s+(?:or\s+)?$/i;
+/** What leads into a question, or asks already: then it is one. */
+const LEADS_IN =
+  /^(?:if|when|whenever|once|as|since|because|although|though|while|given|should|in case|after|before|apart|instead|so|and|but|or|now|then|is|are|was|were|do|does|did|has|have|can|could|shall|will|would|may|which|what|where|who|how|why|hi|hello|dear)\b/i;
+const SAYS_SOMETHING =
+  /\b(?:is|are|was|were|has|have|had|does|did|will|would|can|could|shall|should|must|may|might|needs?|wants?)\b|['’](?:s|re|ve|ll|d|m)\b/i;
+
+/** Whether what stands before a comma says something of its own, so that the question behind it is another clause. */
+function asksAnew(before: string, rest: string): boolean {
+  return /\?["'”’)]*$/.test(rest.trim()) && !LEADS_IN.test(before.trim()) && SAYS_SOMETHING.test(before);
+}
 
 function sentencesOf(text: string, block: Block): { start: number; end: number }[] {
   const flat = text.slice(block.start, block.end);
@@ -154,7 +167,7 @@ const THING_DOER =
 const NAMED_DOER = /^\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b/u;
 
 const VERB_PHRASE =
-  /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|when|what|which|who|where|how)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|have|put|take|give|sign|write|mail|propose|suggest|come|use|keep|hold|stop|try|find|change|move|pay)\b|you (?:have|must|need|should|ought|will)\b)/i;
+  /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|was|were|has|have|shall|should|may|when|what|which|who|where|how|why)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|have|put|take|give|sign|write|mail|propose|suggest|come|use|keep|hold|stop|try|find|change|move|pay)\b|you (?:have|must|need|should|ought|will)\b)/i;
 
 function clausesOf(text: string, sentence: { start: number; end: number }): { start: number; end: number }[] {
   const whole = text.slice(sentence.start, sentence.end);
@@ -169,6 +182,12 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
       /^(?:also |then )?(?:will|would|can|could) (?!you|we|they|he|she|it|i\b|someone|somebody|anyone|the|your|our|my|this|that)[a-z]/.test(
         rest,
       )
+    )
+      continue;
+    if (
+      ASKS_BEHIND.test(match[0]) &&
+      !/^(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b/i.test(rest) &&
+      !asksAnew(before, rest)
     )
       continue;
     // Both sides must be able to stand alone: "if you can and will" is one clause, and so is "could you check and tell me".

@@ -17,6 +17,10 @@ const READY_FOR =
 
 const TOLD = /\b(?:tell|inform|remind|warn|explain|let \w+ (?:\w+ )?know)\b.{0,40}\bthat\b/i;
 
+/** "Tell them I signed on the 10th": the day on which something has happened. */
+const HAPPENED =
+  /\b(?:i|we|you|he|she|they|who|which)(?:['’]d| had| have|['’]ve)? (?:\p{L}+ed|sent|wrote|said|met|spoke|rang|paid|told|gave|got|took|made|came|went|saw)\b[^,;:]{0,40}\b(?:on|at|in|since|of|the|last)\s*(?:the )?$/iu;
+
 /** The day by which a clause wants something done, from the dates found in it; the last correction counts alone. */
 export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[]): DueFound | null {
   if (kind === "trouble" || /\bevery (?:day|morning|week|month|mon|tues|wednes|thurs|fri)/i.test(text)) return null;
@@ -30,6 +34,9 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
       return false;
     // "Ask whether Wednesday suits them": the day is what is asked about.
     if (/\b(?:whether|if|why|how)\s+(?:the\s+)?$/i.test(lead)) return false;
+    // "Half of Thursday's order": the day is the order's, unless it is to be there by then.
+    if (/^['’]s\b/.test(text.slice(date.end)) && !LIMIT_LEAD.test(lead)) return false;
+    if (HAPPENED.test(lead)) return false;
     // What somebody is to be told has days of its own.
     if (kind === "ask" && TOLD.test(lead) && !/\bby\s*(?:the )?$/i.test(lead)) return false;
     // "Sign the order today": near days are said of the work, not of the thing that stands before them.

@@ -50,6 +50,8 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
     const after = clause.text.slice(end);
     const before = clause.text.slice(0, at);
     return (
+      // "Go easy with the yeast, Ruben."
+      (/,\s*$/.test(before) && /^[.!?)]*$/.test(after)) ||
       /^[,:]?\s*(?:will|shall|can|could|would|should|must|has|is to|is going|needs|please|to\b|promised|was going|was supposed|said|owes|[:,–-])/i.test(
         after,
       ) ||

@@ -22,7 +22,7 @@ import type { DueFound, FoundSlip, People, Person, SlipKind } from "./slip";
 import { LONGEST_TITLE, titleOf } from "./title";
 import { LEARNT_WORDING } from "./weighing/learnt";
 import { type Judged, judge } from "./weighing/sense";
-import type { Weights } from "./weighing/shares";
+import type { WordingWeights } from "./weighing/shares";
 
 /** Slips proposed from one letter at the most; a letter that seems to ask for more is a list to be read, not sorted. */
 const MOST_SLIPS = 40;
@@ -39,7 +39,7 @@ export interface ReadingSettings {
   /** Phrases that people marked by hand in earlier letters of the writer, as `phraseOf` makes them. */
   readonly marked?: readonly string[];
   /** How asks, questions, promises and trouble are worded; by default as labelled passages teach. */
-  readonly wording?: Weights;
+  readonly wording?: WordingWeights;
 }
 
 /** The settings for one letter: writers overseas order figures in their own way. */

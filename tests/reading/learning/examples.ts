@@ -8,6 +8,7 @@ import { Evidence } from "@/core/following/weighing/evidence";
 import { situationOf } from "@/core/following/weighing/situation";
 import { type FollowingWeights, NOTHING_LEARNT } from "@/core/following/weighing/weigh";
 import { PLAIN_READING, readLetter } from "@/core/reading/read-letter";
+import type { Weights } from "@/core/reading/weighing/shares";
 import { CONVERSATION_SETS, type ConversationSet, labelledConversations } from "../conversations";
 import { PEOPLE } from "../labelled";
 import { overlap, squash } from "../overlap";
@@ -84,21 +85,29 @@ async function answerExamples(): Promise<Example[]> {
 const WHETHER = 8;
 const WHAT = 3.3;
 
+function weightsOf({ bias, weights }: Weights): Weights {
+  return { bias, weights };
+}
+
 /** Learns the weights of following from all labelled answers and conversations but those of one set. */
 export async function learnFollowing(leftOut: ConversationSet | null): Promise<FollowingWeights> {
   answers ??= answerExamples();
   const sets = CONVERSATION_SETS.filter((set) => set !== leftOut);
   const examples = [...(await answers), ...(await Promise.all(sets.map(examplesFrom))).flat()];
   return {
-    whether: learn(
-      examples.map(({ found, is }) => ({ found, is: Math.min(is, 1) })),
-      2,
-      WHETHER,
+    whether: weightsOf(
+      learn(
+        examples.map(({ found, is }) => ({ found, is: Math.min(is, 1) })),
+        2,
+        WHETHER,
+      ),
     ),
-    what: learn(
-      examples.flatMap(({ found, is }) => (is === 0 ? [] : [{ found, is: is - 1 }])),
-      CHANGES.length,
-      WHAT,
+    what: weightsOf(
+      learn(
+        examples.flatMap(({ found, is }) => (is === 0 ? [] : [{ found, is: is - 1 }])),
+        CHANGES.length,
+        WHAT,
+      ),
     ),
   };
 }

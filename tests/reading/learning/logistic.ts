@@ -1,12 +1,20 @@
 import type { Weights } from "@/core/reading/weighing/shares";
 
-/** One example: the names of what was found, and the number of its class. */
+/** One example: the names of what was found, what was measured beside, and the number of its class. */
 export interface Example {
   readonly found: readonly string[];
+  /** As many numbers in every example; none where nothing is measured. */
+  readonly measured?: Float64Array;
   readonly is: number;
 }
 
-const ROUNDS = 400;
+/** What was learnt: weights of names, and for each number that was measured, in their order, weights of each class. */
+export interface Learnt extends Weights {
+  readonly ofMeasured: readonly (readonly number[])[];
+}
+
+const NOTHING_MEASURED = new Float64Array(0);
+
 const STEP = 0.08;
 
 function softmax(scores: Float64Array): void {
@@ -21,43 +29,61 @@ function softmax(scores: Float64Array): void {
  * approach to natural language processing"), by gradient descent with Adam (Kingma & Ba 2015). The same examples give the
  * same weights.
  * @param strength of the penalty: that of half the squared weights, divided by the number of examples
+ * @param rounds steps of the descent
  * @param fewest names seen in fewer examples are left out: they say more of one sentence than of how people write
  */
-export function learn(examples: readonly Example[], classes: number, strength: number, fewest = 5): Weights {
+export function learn(
+  examples: readonly Example[],
+  classes: number,
+  strength: number,
+  { fewest = 5, rounds = 400 } = {},
+): Learnt {
   const counts = new Map<string, number>();
   for (const { found } of examples) for (const name of new Set(found)) counts.set(name, (counts.get(name) ?? 0) + 1);
   const names = [...counts].flatMap(([name, count]) => (count >= fewest ? [name] : [])).sort();
   const place = new Map(names.map((name, i) => [name, i]));
-  const rows = examples.map(({ found, is }) => ({
+  const rows = examples.map(({ found, measured, is }) => ({
     at: Uint32Array.from([...new Set(found)].flatMap((name) => place.get(name) ?? [])),
+    measured: measured ?? NOTHING_MEASURED,
     is,
   }));
-  // The last row holds the biases.
-  const size = (names.length + 1) * classes;
+  const numbers = rows[0]?.measured.length ?? 0;
+  // Behind the names stand the measured numbers; the last row holds the biases.
+  const size = (names.length + numbers + 1) * classes;
   const weights = new Float64Array(size);
   const slope = new Float64Array(size);
   const mean = new Float64Array(size);
   const spread = new Float64Array(size);
-  const bias = names.length * classes;
+  const measuredFrom = names.length * classes;
+  const bias = measuredFrom + numbers * classes;
   const scores = new Float64Array(classes);
-  for (let round = 1; round <= ROUNDS; round += 1) {
+  for (let round = 1; round <= rounds; round += 1) {
     for (let i = 0; i < bias; i += 1) slope[i] = (strength * weights[i]!) / examples.length;
     slope.fill(0, bias);
-    for (const { at, is } of rows) {
+    for (const { at, measured, is } of rows) {
+      for (let k = 0; k < classes; k += 1) scores[k] = weights[bias + k]!;
+      for (const name of at) for (let k = 0; k < classes; k += 1) scores[k]! += weights[name * classes + k]!;
       for (let k = 0; k < classes; k += 1) {
-        let score = weights[bias + k]!;
-        for (const name of at) score += weights[name * classes + k]!;
-        scores[k] = score;
+        const from = measuredFrom + k * numbers;
+        let score = 0;
+        for (let d = 0; d < numbers; d += 1) score += measured[d]! * weights[from + d]!;
+        scores[k]! += score;
       }
       softmax(scores);
       scores[is]! -= 1;
       for (let k = 0; k < classes; k += 1) {
         const share = scores[k]! / examples.length;
+        scores[k] = share;
         slope[bias + k]! += share;
-        for (const name of at) slope[name * classes + k]! += share;
+      }
+      for (const name of at) for (let k = 0; k < classes; k += 1) slope[name * classes + k]! += scores[k]!;
+      for (let k = 0; k < classes; k += 1) {
+        const from = measuredFrom + k * numbers;
+        const share = scores[k]!;
+        for (let d = 0; d < numbers; d += 1) slope[from + d]! += measured[d]! * share;
       }
     }
-    const step = STEP * (1 - round / (ROUNDS + 1));
+    const step = STEP * (1 - round / (rounds + 1));
     for (let i = 0; i < size; i += 1) {
       mean[i] = 0.9 * mean[i]! + 0.1 * slope[i]!;
       spread[i] = 0.999 * spread[i]! + 0.001 * slope[i]! ** 2;
@@ -72,6 +98,9 @@ export function learn(examples: readonly Example[], classes: number, strength: n
       names
         .map((name, i) => [name, rounded(i * classes)] as const)
         .filter(([, own]) => own.some((weight) => Math.abs(weight) >= 0.02)),
+    ),
+    ofMeasured: Array.from({ length: numbers }, (_, d) =>
+      Array.from({ length: classes }, (_, k) => weights[measuredFrom + k * numbers + d]!),
     ),
   };
 }

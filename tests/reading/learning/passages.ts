@@ -3,12 +3,13 @@ import path from "node:path";
 import type { Letter, TextPart } from "@/core/letters/letter";
 import { type Clause, clausesIn } from "@/core/reading/clauses";
 import { SENSES, type Sense } from "@/core/reading/weighing/sense";
-import type { Weights } from "@/core/reading/weighing/shares";
-import { wordingOf } from "@/core/reading/weighing/wording";
+import type { WordingWeights } from "@/core/reading/weighing/shares";
+import { wordingOf, wordsOf } from "@/core/reading/weighing/wording";
 import { CONVERSATION_SETS, labelledConversations } from "../conversations";
 import { LETTER_SETS, labelledLetters } from "../labelled";
 import { labelledSentences } from "../sentences";
 import { type Example, learn } from "./logistic";
+import { meanOf, ofEveryWord } from "./vectors";
 
 /** A labelled passage: a clause, and what it is. */
 interface Passage {
@@ -116,7 +117,11 @@ function examplesOf(set: string): Promise<Example[]> {
   const made =
     known.get(set) ??
     passagesOfSet(set).then((passages) =>
-      passages.map(({ clause, is }) => ({ found: wordingOf(clause), is: SENSES.indexOf(is) })),
+      passages.map(({ clause, is }) => ({
+        found: wordingOf(clause),
+        measured: meanOf(wordsOf(clause.text)),
+        is: SENSES.indexOf(is),
+      })),
     );
   known.set(set, made);
   return made;
@@ -127,7 +132,13 @@ const STRENGTH = 2;
 const FEWEST = 3;
 
 /** Learns how asks, questions, promises and trouble are worded from all labelled passages but those of the sets left out. */
-export async function learnWording(leftOut: readonly string[] = []): Promise<Weights & { examples: number }> {
+export async function learnWording(leftOut: readonly string[] = [], rounds = 250): Promise<WordingWeights> {
   const examples = (await Promise.all(ALL_SETS.filter((set) => !leftOut.includes(set)).map(examplesOf))).flat();
-  return { ...learn(examples, SENSES.length, STRENGTH, FEWEST), examples: examples.length };
+  const { bias, weights, ofMeasured } = learn(examples, SENSES.length, STRENGTH, { fewest: FEWEST, rounds });
+  return { bias, weights, meaning: ofEveryWord(ofMeasured) };
+}
+
+/** How many passages are labelled. */
+export async function passagesLabelled(): Promise<number> {
+  return (await Promise.all(ALL_SETS.map(examplesOf))).flat().length;
 }

@@ -1,5 +1,9 @@
-import type { Weights } from "./shares";
+import meaning from "./meaning.json";
+import type { WordingWeights } from "./shares";
 import weights from "./weights.json";
 
 /** How asks, questions, promises and trouble are worded, learnt from labelled passages (`npm run learn:reading`). */
-export const LEARNT_WORDING: Weights = weights;
+export const LEARNT_WORDING: WordingWeights = {
+  ...weights,
+  meaning: new Map(meaning.map(([word, ...own]) => [String(word), own.map(Number)])),
+};

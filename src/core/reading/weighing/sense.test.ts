@@ -3,7 +3,8 @@ import { clausesIn } from "../clauses";
 import type { KindRule, LetterGround } from "../kind-rule";
 import { LEARNT_WORDING } from "./learnt";
 import { judge, NO_WORDING, SENSES } from "./sense";
-import { asShares, sharesOf, type Weights } from "./shares";
+import { asShares, sharesOf, type WordingWeights } from "./shares";
+import { weighWording } from "./weigh-wording";
 import { wordingOf } from "./wording";
 
 const ground: LetterGround = { writer: null, to: [], people: { team: [], outside: [] } };
@@ -15,8 +16,9 @@ const says = (kind: "ask" | "trouble" | "nothing", confidence: number, isCertain
   find: () => kind,
 });
 /** Weights under which the word "mend" speaks for an ask, and "fine" for nothing. */
-const learnt: Weights = {
+const learnt: WordingWeights = {
   bias: SENSES.map(() => 0),
+  meaning: new Map(),
   weights: { mend: [0, 4, 0, 0, 0], fine: [4, 0, 0, 0, 0], "* short": [0.5, 0, 0, 0, 0] },
 };
 const judged = (text: string, rules: KindRule[] = [], weights = learnt) => judge(clause(text), ground, rules, weights);
@@ -37,6 +39,25 @@ test("shares add up to one, follow the weights, and know no names that objects a
   const shares = sharesOf(learnt, ["mend", "mend", "constructor"]);
   expect(shares.reduce((a, b) => a + b)).toBeCloseTo(1);
   expect(shares[1]! / shares[0]!).toBeCloseTo(Math.exp(4));
+});
+
+test("weighed by numbers it is the same as by names, whatever the words are", () => {
+  const texts = [
+    "Could you send us the list by Friday?",
+    "The pump's leaking again",
+    "constructor __proto__ 12 a",
+    "",
+    "…",
+  ];
+  for (const text of texts)
+    for (const isListItem of [true, false]) {
+      const one = { text, isListItem };
+      const [fast, plain] = [
+        asShares(weighWording(one, { ...LEARNT_WORDING, meaning: new Map() })),
+        sharesOf(LEARNT_WORDING, wordingOf(one)),
+      ];
+      for (const [i, share] of plain.entries()) expect([text, fast[i]]).toEqual([text, expect.closeTo(share, 10)]);
+    }
 });
 
 describe("what a clause is judged to be", () => {

@@ -1,7 +1,8 @@
 import type { Clause } from "../clauses";
 import type { KindRule, LetterGround } from "../kind-rule";
 import { SLIP_KINDS, type SlipKind } from "../slip";
-import { asShares, sharesOf, type Weights } from "./shares";
+import { asShares, type WordingWeights } from "./shares";
+import { weighWording } from "./weigh-wording";
 import { wordingOf } from "./wording";
 
 /** What a clause can be: nothing, or the kind of a slip. */
@@ -9,7 +10,7 @@ export const SENSES = ["nothing", ...SLIP_KINDS] as const;
 export type Sense = (typeof SENSES)[number];
 
 /** Nothing learnt: then the rules count alone. */
-export const NO_WORDING: Weights = { bias: SENSES.map(() => 0), weights: {} };
+export const NO_WORDING: WordingWeights = { bias: SENSES.map(() => 0), weights: {}, meaning: new Map() };
 
 /** What a clause is taken for, by what, and how sure that is (0 to 1). */
 export interface Judged {
@@ -22,7 +23,7 @@ export interface Judged {
 }
 
 /** What a rule's word counts against the wording: its own odds, times this, as letters show that no rule had seen. */
-const RULE_COUNTS = 1.3;
+const RULE_COUNTS = 1.7;
 
 /** What a rule counts for, in the logarithm of odds. */
 function countOf({ confidence }: KindRule): number {
@@ -58,11 +59,11 @@ function ruledBy(clause: Clause, ground: LetterGround, rules: readonly KindRule[
 const WORDS_SHOWN = 2;
 
 /** The words that make a clause this kind more than nothing, the strongest first; none that another holds already. */
-function strongest(found: readonly string[], { weights }: Weights, kind: SlipKind): string[] {
+function strongest(found: readonly string[], { weights }: WordingWeights, kind: SlipKind): string[] {
   const place = SENSES.indexOf(kind);
   const gain = (name: string) => (Object.hasOwn(weights, name) ? weights[name]![place]! - weights[name]![0]! : 0);
   const words = [...new Set(found)]
-    .filter((name) => /^[\p{L}#]/u.test(name) && !/[<>?!:,;.]/.test(name) && gain(name) > 0)
+    .filter((name) => gain(name) > 0 && /^[\p{L}#]/u.test(name) && !/[<>?!:,;.]/.test(name))
     .sort((a, b) => gain(b) - gain(a));
   return words
     .filter((word, i) => !words.slice(0, i).some((before) => before.includes(word) || word.includes(before)))
@@ -77,7 +78,7 @@ export function judge(
   clause: Clause,
   ground: LetterGround,
   rules: readonly KindRule[],
-  learnt: Weights,
+  learnt: WordingWeights,
 ): Judged | null {
   const ruled = ruledBy(clause, ground, rules);
   const said = ruled?.said ?? null;
@@ -85,10 +86,9 @@ export function judge(
     return ruled && said && said !== "nothing"
       ? { kind: said, rule: ruled.rule.name, words: [], confidence: ruled.rule.confidence }
       : null;
-  const found = wordingOf(clause);
-  const shares = sharesOf(learnt, found);
-  const counts = !ruled ? 0 : said === "nothing" ? NOTHING_COUNTS : countOf(ruled.rule);
-  const weighed = asShares(shares.map((share, i) => Math.log(share + 1e-9) + (SENSES[i] === said ? counts : 0)));
+  const scores = weighWording(clause, learnt);
+  if (ruled && said) scores[SENSES.indexOf(said)]! += said === "nothing" ? NOTHING_COUNTS : countOf(ruled.rule);
+  const weighed = asShares(scores);
   const best = weighed.indexOf(Math.max(...weighed));
   const sense = SENSES[best]!;
   if (sense === "nothing") return null;
@@ -100,7 +100,7 @@ export function judge(
   return {
     kind: sense,
     rule: LIKE[sense],
-    words: strongest(found, learnt, sense),
+    words: strongest(wordingOf(clause), learnt, sense),
     confidence: Math.min(SUREST_WORDING, share),
   };
 }

@@ -4,6 +4,11 @@ export interface Weights {
   readonly weights: Readonly<Record<string, readonly number[]>>;
 }
 
+/** Weights of wording: beside what was found, what the words of a clause mean counts, as the mean of what each of them weighs. */
+export interface WordingWeights extends Weights {
+  readonly meaning: ReadonlyMap<string, readonly number[]>;
+}
+
 /** How likely each class is by what was found, from 0 to 1; they add up to 1. A name found twice counts once. */
 export function sharesOf({ bias, weights }: Weights, found: readonly string[]): number[] {
   const scores = [...bias];
