@@ -15,5 +15,6 @@ const ANNOUNCED = phrases(`
 export const badNews: KindRule = {
   name: "it is told as bad news",
   confidence: 0.7,
+  says: "trouble",
   find: ({ text }) => (ANNOUNCED.test(toldIn(text)) ? "trouble" : null),
 };

@@ -9,5 +9,6 @@ const PATTERNS = [BEHIND];
 export const behind: KindRule = {
   name: "something is late or stuck",
   confidence: 0.8,
+  says: "trouble",
   find: ({ text }) => (PATTERNS.some((pattern) => pattern.test(toldIn(text))) ? "trouble" : null),
 };

@@ -17,5 +17,6 @@ const PATTERNS = [DAMAGE, FAILING];
 export const damage: KindRule = {
   name: "something is damaged or fails",
   confidence: 0.8,
+  says: "trouble",
   find: ({ text }) => (PATTERNS.some((pattern) => pattern.test(toldIn(text))) ? "trouble" : null),
 };

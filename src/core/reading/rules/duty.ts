@@ -27,6 +27,7 @@ const HAD_BETTER =
 export const duty: KindRule = {
   name: "somebody must, or something must be done",
   confidence: 0.8,
+  says: "ask",
   find({ text }) {
     const bare = bareClause(text);
     if (HAD_BETTER.test(bare)) return "ask";

@@ -27,6 +27,7 @@ function isNameAlone(lead: string, team: readonly Person[]): boolean {
 export const forSomebody: KindRule = {
   name: "a name at the head of the line",
   confidence: 0.9,
+  says: "ask",
   find(clause, ground) {
     const others = namedIn(clause.text, ground.people.team).filter(({ person }) => person.id !== ground.writer?.id);
     if (isListedFor(clause.text, others)) return "ask";

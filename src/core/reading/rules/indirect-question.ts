@@ -11,6 +11,7 @@ const UNMARKED =
 export const indirectQuestion: KindRule = {
   name: "a question without its mark",
   confidence: 0.8,
+  says: "question",
   find({ text }) {
     if (INDIRECT.test(text)) return "question";
     return UNMARKED.test(bareClause(text)) && !/[.!?]$/.test(text) ? "question" : null;

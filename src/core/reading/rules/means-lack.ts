@@ -35,5 +35,6 @@ const TURNS = phrases(`
 export const meansLack: KindRule = {
   name: "money, time, help or permission is lacking",
   confidence: 0.75,
+  says: "trouble",
   find: ({ text }) => (TURNS.test(toldIn(text)) ? "trouble" : null),
 };

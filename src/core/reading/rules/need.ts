@@ -16,6 +16,7 @@ const NEED =
 export const need: KindRule = {
   name: "something is needed",
   confidence: 0.85,
+  says: "ask",
   find({ text }) {
     const bare = bareClause(text);
     if (isNoAsk(text, bare)) return null;

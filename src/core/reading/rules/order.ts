@@ -14,6 +14,7 @@ const PHRASE_FIRST =
 export const order: KindRule = {
   name: "an order",
   confidence: 0.85,
+  says: "ask",
   find({ text }) {
     const bare = bareClause(text);
     if (isNoAsk(text, bare)) return null;

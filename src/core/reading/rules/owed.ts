@@ -15,6 +15,7 @@ const FROM_YOU = /\b(?:by|before|until|from you|from us|in writing|you to|us to|
 export const owed: KindRule = {
   name: "somebody waits for it or wants it",
   confidence: 0.75,
+  says: "ask",
   find({ text }) {
     const bare = bareClause(text);
     if (isNoAsk(text, bare) || /^(?:if|whether|unless) (?:we|you|it|they)\b/i.test(bare)) return null;

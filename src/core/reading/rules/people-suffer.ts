@@ -35,5 +35,6 @@ const TURNS = phrases(`
 export const peopleSuffer: KindRule = {
   name: "somebody is hurt, ill, gone or angry",
   confidence: 0.75,
+  says: "trouble",
   find: ({ text }) => (TURNS.test(toldIn(text)) ? "trouble" : null),
 };

@@ -26,6 +26,7 @@ const AS_IF_DONE =
 export const promise: KindRule = {
   name: "the writer says that they will",
   confidence: 0.95,
+  says: "promise",
   find({ text, isListItem }) {
     const bare = bareClause(text);
     if (/\?$/.test(text)) return null;

@@ -26,6 +26,7 @@ const HELD_UNTIL = phrases(`
 export const reminder: KindRule = {
   name: "the reader still owes it",
   confidence: 0.8,
+  says: "ask",
   find({ text }) {
     const bare = bareClause(text);
     if (/\?$/.test(text) || /^(?:if|whether|unless|when|because|since) /i.test(bare)) return null;

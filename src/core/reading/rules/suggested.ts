@@ -78,6 +78,7 @@ const LETS =
 export const suggested: KindRule = {
   name: "it is suggested or expected",
   confidence: 0.8,
+  says: "ask",
   find({ text }) {
     const bare = bareClause(text);
     if (/^(?:if|whether|unless|because|since|as) /i.test(bare)) return null;

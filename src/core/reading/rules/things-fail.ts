@@ -82,5 +82,6 @@ const TURNS = phrases(`
 export const thingsFail: KindRule = {
   name: "a thing does not do what it should",
   confidence: 0.75,
+  says: "trouble",
   find: ({ text }) => (TURNS.test(toldIn(text)) ? "trouble" : null),
 };

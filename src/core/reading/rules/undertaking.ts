@@ -58,6 +58,7 @@ const OF_OUR_HOUSE =
 export const undertaking: KindRule = {
   name: "the writer binds themselves",
   confidence: 0.75,
+  says: "promise",
   find({ text }) {
     const bare = bareClause(text);
     if (

@@ -15,5 +15,6 @@ const PATTERNS = [UNHAPPY, PROBLEM, SNAG];
 export const unhappy: KindRule = {
   name: "somebody is unhappy, or there is a problem",
   confidence: 0.75,
+  says: "trouble",
   find: ({ text }) => (PATTERNS.some((pattern) => pattern.test(toldIn(text))) ? "trouble" : null),
 };

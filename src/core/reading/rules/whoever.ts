@@ -11,5 +11,6 @@ const WHOEVER_DOES = /^whoever (?!(?:said|did|was|wrote|made|told|has (?:made|do
 export const whoever: KindRule = {
   name: "somebody has to",
   confidence: 0.9,
+  says: "ask",
   find: (clause) => (WHOEVER.test(bareClause(clause.text)) || WHOEVER_DOES.test(clause.text) ? "ask" : null),
 };

@@ -8,6 +8,7 @@ const WILL_COME =
 export const willCome: KindRule = {
   name: "something will come",
   confidence: 0.75,
+  says: "promise",
   find({ text }) {
     const bare = bareClause(text);
     if (/\?$/.test(text) || /\b(?:not|if|when|whether|hope|once|threatening)\b/i.test(bare)) return null;

@@ -26,7 +26,7 @@ export interface Judged {
 const RULE_COUNTS = 1.7;
 
 /** What a rule counts for, in the logarithm of odds. */
-function countOf({ confidence }: KindRule): number {
+function countOf({ confidence }: Pick<KindRule, "confidence">): number {
   return RULE_COUNTS * Math.log(confidence / (1 - confidence));
 }
 
@@ -46,14 +46,28 @@ const LIKE: Readonly<Record<SlipKind, string>> = {
   trouble: "worded like trouble",
 };
 
+/** No rule counts for more than the surest, unless it is certain. */
+const MOST_COUNTED = 0.95;
+
+/** Whether a rule could make anything of a clause of these scores: where the wording is too plainly nothing, it is not asked. */
+function canCount(rule: KindRule, scores: readonly number[]): boolean {
+  if (rule.isCertain) return true;
+  const margin = scores[0]! - (rule.says ? scores[SENSES.indexOf(rule.says)]! : Math.max(...scores.slice(1)));
+  return margin <= countOf({ confidence: rule.says ? rule.confidence : MOST_COUNTED });
+}
+
 /** The first rule that answers, and its answer. */
-function ruledBy(clause: Clause, ground: LetterGround, rules: readonly KindRule[]) {
+function ruledBy(clause: Clause, ground: LetterGround, rules: readonly KindRule[], scores: readonly number[] | null) {
   for (const rule of rules) {
+    if (scores && !canCount(rule, scores)) continue;
     const said = rule.find(clause, ground);
     if (said) return { rule, said };
   }
   return null;
 }
+
+/** What a word must weigh for a kind, more than for nothing, to be shown as speaking for it. */
+const TELLING = 0.3;
 
 /** How many words are shown as speaking for a kind. */
 const WORDS_SHOWN = 2;
@@ -62,8 +76,8 @@ const WORDS_SHOWN = 2;
 function strongest(found: readonly string[], { weights }: WordingWeights, kind: SlipKind): string[] {
   const place = SENSES.indexOf(kind);
   const gain = (name: string) => (Object.hasOwn(weights, name) ? weights[name]![place]! - weights[name]![0]! : 0);
-  const words = [...new Set(found)]
-    .filter((name) => gain(name) > 0 && /^[\p{L}#]/u.test(name) && !/[<>?!:,;.]/.test(name))
+  const words = [...new Set(found.filter((name) => gain(name) > TELLING))]
+    .filter((name) => /^[\p{L}#]/u.test(name) && !/[<>?!:,;.]/.test(name))
     .sort((a, b) => gain(b) - gain(a));
   return words
     .filter((word, i) => !words.slice(0, i).some((before) => before.includes(word) || word.includes(before)))
@@ -80,13 +94,13 @@ export function judge(
   rules: readonly KindRule[],
   learnt: WordingWeights,
 ): Judged | null {
-  const ruled = ruledBy(clause, ground, rules);
+  const scores = learnt === NO_WORDING ? null : weighWording(clause, learnt);
+  const ruled = ruledBy(clause, ground, rules, scores);
   const said = ruled?.said ?? null;
-  if (learnt === NO_WORDING || (said && ruled?.rule.isCertain))
+  if (!scores || (said && ruled?.rule.isCertain))
     return ruled && said && said !== "nothing"
       ? { kind: said, rule: ruled.rule.name, words: [], confidence: ruled.rule.confidence }
       : null;
-  const scores = weighWording(clause, learnt);
   if (ruled && said) scores[SENSES.indexOf(said)]! += said === "nothing" ? NOTHING_COUNTS : countOf(ruled.rule);
   const weighed = asShares(scores);
   const best = weighed.indexOf(Math.max(...weighed));

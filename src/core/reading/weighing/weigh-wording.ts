@@ -2,75 +2,99 @@ import type { Clause } from "../clauses";
 import type { WordingWeights } from "./shares";
 import { ENDS, endingsOf, lengthOf, ON_A_LIST, wordsOf } from "./wording";
 
-/** Weights by number, so that a clause is weighed without making a text of every pair and triple of its words. */
-interface Numbered {
-  /** Words, endings and the rest by their number, from 1. */
-  readonly numbers: ReadonlyMap<string, number>;
-  /** Weights of single names, of pairs and of triples, by their numbers put together. */
-  readonly weights: ReadonlyMap<number, readonly number[]>;
+/** What a word weighs by itself, and with the words that may follow it. */
+interface Branch {
+  own: readonly number[] | null;
+  next: Map<string, Branch> | null;
+  /** The clause in which it was counted last: a name that is found twice counts once. */
+  counted: number;
 }
 
-/** Numbers are put together to the base of this: more words than any weights have, and three of them below 2^53. */
-const BASE = 2 ** 17;
+/** Everything that is known of a word, looked up once. */
+interface Known {
+  readonly branch: Branch | null;
+  readonly endings: readonly Branch[];
+  readonly meaning: readonly number[] | null;
+}
 
-const numbered = new WeakMap<WordingWeights, Numbered>();
+/** Words that are kept as looked up; beyond that all are looked up anew, since letters bring ever new ones. */
+const MOST_KNOWN = 20_000;
 
-function numbersOf(weights: WordingWeights): Numbered {
-  const known = numbered.get(weights);
-  if (known) return known;
-  const numbers = new Map<string, number>();
-  const numberOf = (word: string) => {
-    const number = numbers.get(word) ?? numbers.size + 1;
-    numbers.set(word, number);
-    return number;
-  };
-  const made = new Map<number, readonly number[]>();
-  for (const [name, own] of Object.entries(weights.weights)) {
-    const words = name.startsWith("* ") ? [name] : name.split(" ");
-    made.set(
-      words.reduce((key, word) => key * BASE + numberOf(word), 0),
-      own,
-    );
+/** Weighs clauses, without making a text of every pair and triple of their words. */
+class Weigher {
+  private readonly branches = new Map<string, Branch>();
+  private readonly known = new Map<string, Known>();
+  private turn = 0;
+
+  constructor(private readonly learnt: WordingWeights) {
+    for (const [name, own] of Object.entries(learnt.weights)) {
+      const words = name.startsWith("* ") ? [name] : name.split(" ");
+      let at = this.branches;
+      let branch: Branch | null = null;
+      for (const word of words) {
+        if (branch) at = branch.next ??= new Map();
+        branch = at.get(word) ?? { own: null, next: null, counted: 0 };
+        at.set(word, branch);
+      }
+      if (branch) branch.own = own;
+    }
   }
-  const result = { numbers, weights: made };
-  numbered.set(weights, result);
-  return result;
+
+  private lookUp(word: string): Known {
+    const found = this.known.get(word);
+    if (found) return found;
+    const made: Known = {
+      branch: this.branches.get(word) ?? null,
+      endings: endingsOf(word).flatMap((ending) => this.branches.get(ending) ?? []),
+      meaning: this.learnt.meaning.get(word) ?? null,
+    };
+    if (this.known.size >= MOST_KNOWN) this.known.clear();
+    this.known.set(word, made);
+    return made;
+  }
+
+  private count(scores: number[], branch: Branch | null | undefined): void {
+    if (!branch?.own || branch.counted === this.turn) return;
+    branch.counted = this.turn;
+    for (let i = 0; i < scores.length; i += 1) scores[i]! += branch.own[i]!;
+  }
+
+  weigh({ text, isListItem }: Pick<Clause, "text" | "isListItem">): number[] {
+    this.turn += 1;
+    const scores = [...this.learnt.bias];
+    const words = wordsOf(text);
+    const [head, tail] = ENDS;
+    const all = [head, ...words, tail];
+    const meant: (readonly number[])[] = [];
+    for (let i = 0; i < all.length; i += 1) {
+      const { branch, endings, meaning } = this.lookUp(all[i]!);
+      if (i > 0 && i < all.length - 1) {
+        this.count(scores, branch);
+        for (const ending of endings) this.count(scores, ending);
+        if (meaning) meant.push(meaning);
+      }
+      const pair = branch?.next?.get(all[i + 1] ?? "");
+      this.count(scores, pair);
+      this.count(scores, pair?.next?.get(all[i + 2] ?? ""));
+    }
+    for (const name of lengthOf(words)) this.count(scores, this.branches.get(name));
+    if (isListItem) this.count(scores, this.branches.get(ON_A_LIST));
+    for (const own of meant) for (let i = 0; i < scores.length; i += 1) scores[i]! += own[i]! / meant.length;
+    return scores;
+  }
 }
+
+const weighers = new WeakMap<WordingWeights, Weigher>();
 
 /**
  * What the wording of a clause weighs for each thing it can be, in the logarithm of odds: what its names weigh, as
- * `sharesOf` weighs those of `wordingOf` in three times the time, and what its words mean. Every clause of every letter is weighed.
+ * `sharesOf` weighs those of `wordingOf` in several times the time, and what its words mean. Every clause of every letter is weighed.
  */
 export function weighWording(clause: Pick<Clause, "text" | "isListItem">, learnt: WordingWeights): number[] {
-  const { numbers, weights } = numbersOf(learnt);
-  const scores = [...learnt.bias];
-  const counted = new Set<number>();
-  const count = (key: number) => {
-    const own = weights.get(key);
-    if (!own || counted.has(key)) return;
-    counted.add(key);
-    for (let i = 0; i < scores.length; i += 1) scores[i]! += own[i]!;
-  };
-  const words = wordsOf(clause.text);
-  const [head, tail] = ENDS;
-  const all = [head, ...words, tail].map((word) => numbers.get(word) ?? 0);
-  for (let i = 0; i < all.length; i += 1) {
-    const first = all[i]!;
-    if (first === 0) continue;
-    if (i > 0 && i < all.length - 1) count(first);
-    const second = all[i + 1];
-    if (!second) continue;
-    count(first * BASE + second);
-    const third = all[i + 2];
-    if (third) count((first * BASE + second) * BASE + third);
+  let weigher = weighers.get(learnt);
+  if (!weigher) {
+    weigher = new Weigher(learnt);
+    weighers.set(learnt, weigher);
   }
-  for (const word of words) for (const ending of endingsOf(word)) count(numbers.get(ending) ?? 0);
-  for (const name of lengthOf(words)) count(numbers.get(name) ?? 0);
-  if (clause.isListItem) count(numbers.get(ON_A_LIST) ?? 0);
-  const meant = words.flatMap((word) => {
-    const own = learnt.meaning.get(word);
-    return own ? [own] : [];
-  });
-  for (const own of meant) for (let i = 0; i < scores.length; i += 1) scores[i]! += own[i]! / meant.length;
-  return scores;
+  return weigher.weigh(clause);
 }

@@ -1,7 +1,7 @@
 import type { Clause } from "../clauses";
 
-/** Words, figures and the signs that end or divide what is said. */
-const WORD = /\p{L}+(?:['’]\p{L}+)?|\d[\d.,:]*|[?!:,;.]/gu;
+/** Words of the languages that are read, figures and the signs that end or divide what is said. */
+const WORD = /[a-zß-ÿ]+(?:['’][a-zß-ÿ]+)?|\d[\d.,:]*|[?!:,;.]/gi;
 
 /** Words of a clause that are looked at: what it is shows before. */
 const MOST_WORDS = 60;
@@ -26,10 +26,9 @@ function isFigure(word: string): boolean {
 /** The words of a clause in lower case, with the signs between them; any figure is "#". */
 export function wordsOf(text: string): string[] {
   const words: string[] = [];
-  for (const [word] of text.matchAll(WORD)) {
-    if (words.length >= MOST_WORDS) break;
-    words.push(isFigure(word) ? "#" : word.toLowerCase().replace("’", "'"));
-  }
+  WORD.lastIndex = 0;
+  for (let found = WORD.exec(text); found && words.length < MOST_WORDS; found = WORD.exec(text))
+    words.push(isFigure(found[0]) ? "#" : found[0].toLowerCase().replace("’", "'"));
   return words;
 }
 
