@@ -10,6 +10,6 @@ export function asLines({ bias, weights }: Weights, indent: string): string {
 
 /** Words with their numbers as JSON, a row for each. */
 export function asRows(words: ReadonlyMap<string, readonly number[]>): string {
-  const rows = [...words].map(([word, own]) => `  ${JSON.stringify([word, ...own])}`);
+  const rows = [...words].map(([word, own]) => `  [${[JSON.stringify(word), ...own].join(", ")}]`);
   return `[\n${rows.join(",\n")}\n]`;
 }
