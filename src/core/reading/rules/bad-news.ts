@@ -14,7 +14,7 @@ const ANNOUNCED = phrases(`
 /** "Unfortunately …", "I am afraid …": what follows is trouble, unless it is settled. */
 export const badNews: KindRule = {
   name: "it is told as bad news",
-  confidence: 0.7,
+  confidence: 0.85,
   says: "trouble",
   find: ({ text }) => (ANNOUNCED.test(toldIn(text)) ? "trouble" : null),
 };

@@ -10,7 +10,7 @@ const UNMARKED =
 /** "I wonder whether you have room", "what did the hospital say": questions without a question mark. */
 export const indirectQuestion: KindRule = {
   name: "a question without its mark",
-  confidence: 0.8,
+  confidence: 0.95,
   says: "question",
   find({ text }) {
     if (INDIRECT.test(text)) return "question";

@@ -36,8 +36,8 @@ const NOTHING_COUNTS = 5;
 /** What is known by its wording alone is never sure: of such slips on letters unseen before, two in three were right at best. */
 const SUREST_WORDING = 0.7;
 
-/** A share from which wording alone proposes something: below it half of what was proposed was nothing. */
-const WORDING_FROM = 0.5;
+/** A share from which wording alone proposes something: below it most of what was proposed was nothing. */
+const WORDING_FROM = 0.6;
 
 const LIKE: Readonly<Record<SlipKind, string>> = {
   ask: "worded like an ask",
@@ -69,6 +69,9 @@ function ruledBy(clause: Clause, ground: LetterGround, rules: readonly KindRule[
 /** What a word must weigh for a kind, more than for nothing, to be shown as speaking for it. */
 const TELLING = 0.3;
 
+/** Of "by" and "the" nobody would see why. */
+const SAYS_SOMETHING = /\p{L}{4}/u;
+
 /** How many words are shown as speaking for a kind. */
 const WORDS_SHOWN = 2;
 
@@ -77,7 +80,7 @@ function strongest(found: readonly string[], { weights }: WordingWeights, kind: 
   const place = SENSES.indexOf(kind);
   const gain = (name: string) => (Object.hasOwn(weights, name) ? weights[name]![place]! - weights[name]![0]! : 0);
   const words = [...new Set(found.filter((name) => gain(name) > TELLING))]
-    .filter((name) => /^[\p{L}#]/u.test(name) && !/[<>?!:,;.]/.test(name))
+    .filter((name) => SAYS_SOMETHING.test(name) && !/[<>#?!:,;.]/.test(name) && !name.startsWith("-"))
     .sort((a, b) => gain(b) - gain(a));
   return words
     .filter((word, i) => !words.slice(0, i).some((before) => before.includes(word) || word.includes(before)))
