@@ -1,10 +1,14 @@
 import fs from "node:fs";
 import path from "node:path";
 import type { Letter, TextPart } from "@/core/letters/letter";
+import { parseLetter } from "@/core/letters/parse-letter";
 import { type Clause, clausesIn } from "@/core/reading/clauses";
+import type { LetterGround } from "@/core/reading/kind-rule";
+import { KIND_RULES } from "@/core/reading/rules/list";
 import { SENSES, type Sense } from "@/core/reading/weighing/sense";
 import type { WordingWeights } from "@/core/reading/weighing/shares";
 import { wordingOf, wordsOf } from "@/core/reading/weighing/wording";
+import { corpus } from "../../outside/pick";
 import { CONVERSATION_SETS, labelledConversations } from "../conversations";
 import { LETTER_SETS, labelledLetters } from "../labelled";
 import { labelledSentences } from "../sentences";
@@ -88,6 +92,7 @@ export async function passagesOfSet(set: string): Promise<Passage[]> {
           ...changes.map(({ quote, change }) => ({ quote, is: SAID_BY_CHANGE[change] ?? null })),
         ]),
       );
+  if (set === "public") return talkOfStrangers();
   if (set === "sentences") return labelledSentences().flatMap(({ kind, sentence }) => single(sentence, kind));
   const [, body] = fs.readFileSync(path.join(FOLDER, `${set}.txt`), "utf8").split("=====\n");
   return body!
@@ -108,8 +113,40 @@ function single(text: string, is: Sense): Passage[] {
   return clauses.length === 1 || is === "nothing" ? clauses.map((clause) => ({ clause, is })) : [];
 }
 
+/** Letters of the public corpus that are learnt from: one in so many. */
+const ONE_LETTER_IN = 12;
+
+/** Clauses of one of them at the most, since some are long. */
+const MOST_OF_A_LETTER = 12;
+
+const NOBODY: LetterGround = { writer: null, to: [], people: { team: [], outside: [] } };
+
+/**
+ * What people write to each other who ask nothing: clauses of public discussion lists in which no rule finds anything. Read by
+ * hand, one in a hundred asked something all the same; nothing of them is kept here but that.
+ */
+async function talkOfStrangers(): Promise<Passage[]> {
+  const passages: Passage[] = [];
+  for (const [i, { raw }] of corpus(2_500).entries()) {
+    if (i % ONE_LETTER_IN !== 0) continue;
+    const parsed = await parseLetter(raw);
+    if (!parsed.ok) continue;
+    const clauses = clausesIn(parsed.letter.text, parsed.letter.parts).slice(0, MOST_OF_A_LETTER);
+    for (const clause of clauses)
+      if (!KIND_RULES.some((rule) => (rule.find(clause, NOBODY) ?? "nothing") !== "nothing"))
+        passages.push({ clause, is: "nothing" });
+  }
+  return passages;
+}
+
 /** All sets of labelled passages. */
-export const ALL_SETS: readonly string[] = [...LETTER_SETS, ...CONVERSATION_SETS, "sentences", ...PASSAGE_SETS];
+export const ALL_SETS: readonly string[] = [
+  ...LETTER_SETS,
+  ...CONVERSATION_SETS,
+  "sentences",
+  ...PASSAGE_SETS,
+  "public",
+];
 
 const known = new Map<string, Promise<Example[]>>();
 

@@ -36,8 +36,8 @@ const NOTHING_COUNTS = 5;
 /** What is known by its wording alone is never sure: of such slips on letters unseen before, two in three were right at best. */
 const SUREST_WORDING = 0.7;
 
-/** A share from which wording alone proposes something: below it most of what was proposed was nothing. */
-const WORDING_FROM = 0.6;
+/** A share from which wording alone proposes something: below it half of what was proposed was nothing. */
+const WORDING_FROM = 0.5;
 
 const LIKE: Readonly<Record<SlipKind, string>> = {
   ask: "worded like an ask",
