@@ -122,8 +122,8 @@ const MOST_OF_A_LETTER = 12;
 const NOBODY: LetterGround = { writer: null, to: [], people: { team: [], outside: [] } };
 
 /**
- * What people write to each other who ask nothing: clauses of public discussion lists in which no rule finds anything. Read by
- * hand, one in a hundred asked something all the same; nothing of them is kept here but that.
+ * What people write to each other who ask nothing: clauses of public discussion lists in which no rule finds anything. Of those
+ * that were read by hand two in a hundred asked something all the same.
  */
 async function talkOfStrangers(): Promise<Passage[]> {
   const passages: Passage[] = [];

@@ -88,8 +88,8 @@ function strongest(found: readonly string[], { weights }: WordingWeights, kind: 
 }
 
 /**
- * What a clause is: by the rules, and by how it is worded, held against labelled passages. A rule that is certain (confidence
- * 1 and a kind: words that people marked) is not weighed. Null where it is nothing.
+ * What a clause is: by the rules, and by how it is worded, held against labelled passages (weighed together as odds). What a
+ * certain rule says is not weighed. Null where it is nothing.
  */
 export function judge(
   clause: Clause,
