@@ -1,7 +1,7 @@
 import crypto from "node:crypto";
 import fs from "node:fs";
 import { expect, test } from "@playwright/test";
-import { bringIn, comeInAs, mailFile, openRow, rowHere } from "./house";
+import { bringIn, comeInAs, isAwake, mailFile, openRow, rowHere } from "./house";
 
 const LETTER = mailFile("bolts.eml", [
   "From: Dov Miller <dov@mill.example>",
@@ -292,6 +292,7 @@ test("a slip says why it is there; brushed off, it is doubted in the next letter
   await openRow(page, /Rowan Tell\s*11:00/);
   await expect(slip).toContainText("not sure");
   await page.goto("/learnt");
+  await isAwake(page);
   const lesson = page.getByRole("region", { name: "Rowan Tell" });
   await expect(lesson).toContainText(
     "“could you paint the hut by friday?” is drawn as unsure: brushed off once, never kept.",

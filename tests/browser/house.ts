@@ -10,7 +10,7 @@ export async function comeInAs(page: Page, name = "Ines Valdarno", path = "/sort
 }
 
 /** Waits until the page answers to clicks: what the server drew is there before (React marks each element that it has taken over). */
-async function isAwake(page: Page): Promise<void> {
+export async function isAwake(page: Page): Promise<void> {
   await page.waitForFunction(() => {
     const all = [...document.querySelectorAll("header a, main button")];
     return all.every((one) => Object.keys(one).some((key) => key.startsWith("__react")));
