@@ -17,7 +17,7 @@ const LETTER = mailFile("bolts.eml", [
   "",
   "Hello Ines,",
   "",
-  "Could Kofi order forty bolts by Friday? Four of the last ones came cracked.",
+  "Could Kofi order forty bolts by Friday? The old ones were cracked.",
   "",
   "Dov",
   "--b",

@@ -14,7 +14,7 @@ test("ten times killed with -9 while letters come in: every letter that got 250 
 test("ten times killed with -9 while sending, against a server that loses answers: each letter arrives, at most twice, and marked", async () => {
   const result = await outboxRounds(10, 42);
   console.log(`${result.letters} letters, ${result.kills} kills, ${result.lostAnswers} answers lost`);
-  expect(result.lostAnswers).toBeGreaterThan(0);
+  expect(result.lostAnswers).toBeGreaterThan(1);
   expect(result.missing).toEqual([]);
   expect(result.tooOften).toEqual([]);
   expect(result.unmarked).toEqual([]);

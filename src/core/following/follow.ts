@@ -39,7 +39,7 @@ export class Following {
     const context = contextOf(letter, this.people, sent, this.settings);
     if (!context) return { opens: [], changes: [] };
     const open = this.items.filter((item) => !item.isOver).slice(-MOST_OPEN);
-    const slips = readLetter(letter, this.people, sent, open.length > 0 ? answered(this.settings) : this.settings);
+    const slips = readLetter(letter, this.people, sent, open.length > 0 ? forAnswers(this.settings) : this.settings);
     const opened = openedBy(context, open, slips, changesIn(context, open, slips, this.learnt));
     for (const change of opened.changes) applyTo(this.items.find((item) => item.id === change.item)!, change);
     const opens = opened.slips.map((slip, i) => itemOpened(slip, letter, number, i + 1));
@@ -49,7 +49,7 @@ export class Following {
 }
 
 /** Settings for a letter that may answer what is open: much of an answer is worded like an ask or a promise, so the rules count alone. */
-export function answered(settings: ReadingSettings): ReadingSettings {
+export function forAnswers(settings: ReadingSettings): ReadingSettings {
   return { ...settings, wording: NO_WORDING };
 }
 

@@ -120,6 +120,8 @@ const CLAUSE_START =
 
 /** "They'd like it indoors, is the orangery free?": a question behind what is said first. */
 const ASKS_BEHIND = /^,\s+(?:or\s+)?$/i;
+/** What goes on behind a comma whatever stands before it. */
+const GOES_ON = /^(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b/i;
 /** What leads into a question, or asks already: then it is one. */
 const LEADS_IN =
   /^(?:if|when|whenever|once|as|since|because|although|though|while|given|should|in case|after|before|apart|instead|so|and|but|or|now|then|is|are|was|were|do|does|did|has|have|can|could|shall|will|would|may|which|what|where|who|how|why|hi|hello|dear)\b/i;
@@ -184,12 +186,9 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
       )
     )
       continue;
-    if (
-      ASKS_BEHIND.test(match[0]) &&
-      !/^(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b/i.test(rest) &&
-      !asksAnew(before, rest)
-    )
-      continue;
+    if (ASKS_BEHIND.test(match[0]) && !GOES_ON.test(rest) && !asksAnew(before, rest)) continue;
+    // "And, would you believe it, tomorrow" goes on with what it began.
+    if (/^(?:would|can|could) you believe\b/i.test(rest)) continue;
     // Both sides must be able to stand alone: "if you can and will" is one clause, and so is "could you check and tell me".
     const standsAlone =
       /;|–|—|\s-\s/.test(match[0]) ||

@@ -15,7 +15,8 @@ const EVENT_LEAD =
 const READY_FOR =
   /\b(?:ready|done|finished|complete|in place|in time|here|there|delivered|printed|sent|with (?:us|me|them))\b.{0,40}\b(?:for|by|before|at|on)\b/i;
 
-const TOLD = /\b(?:tell|inform|remind|warn|explain|let \w+ (?:\w+ )?know)\b.{0,40}\bthat\b/i;
+/** What somebody is to be told has days of its own. */
+export const TOLD = /\b(?:tell|inform|remind|warn|explain|let \w+ (?:\w+ )?know)\b.{0,40}\bthat\b/i;
 
 /** "Tell them I signed on the 10th": the day on which something has happened. */
 const HAPPENED =
@@ -37,15 +38,17 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
     // "Half of Thursday's order": the day is the order's, unless it is to be there by then.
     if (/^['’]s\b/.test(text.slice(date.end)) && !LIMIT_LEAD.test(lead)) return false;
     if (HAPPENED.test(lead)) return false;
-    // What somebody is to be told has days of its own.
     if (kind === "ask" && TOLD.test(lead) && !/\bby\s*(?:the )?$/i.test(lead)) return false;
     // "Sign the order today": near days are said of the work, not of the thing that stands before them.
     const isNear = /^(?:today|tomorrow|the day after tomorrow|words of haste|in so many days)$/.test(date.rule);
     const isCountedBack = /\b(?:days?|weeks?|months?) (?:before|ahead of|prior to)\b/i.test(lead);
     // "Before payroll closes on Thursday" is wanted by then.
     const isBefore = /\bbefore\b[^,;.]*$/i.test(lead);
+    // "From 1 July all payments are to go there": by then it has to be so.
+    const isFromThen = kind === "ask" && /^(?:as\s+)?(?:from|of)\s+(?:the\s+)?$/i.test(lead);
     if (
       !isNear &&
+      !isFromThen &&
       !isCountedBack &&
       !isBefore &&
       EVENT_LEAD.test(lead) &&

@@ -26,7 +26,7 @@ const NO_WORK =
   /\b(?:deliver(?:y|ies)|shipping|transport|post(?:age)?|drying|curing|to (?:dry|cure|arrive|set|harden)|lead time|journey|drive|flight|train|approval|response|reply)\b/i;
 
 /** Most clauses name no length of time at all, and are not looked at further. */
-const NAMES_A_LENGTH = /min|h(?:ou)?rs?\b|\d\s?h|day|week|month|year|quarter|second/i;
+const NAMES_A_LENGTH = /min|h(?:ou)?rs?\b|(?<!\p{L})h(?!\p{L})|day|week/iu;
 
 /** How long the work takes that a clause speaks of, in minutes; null where it says nothing of it. */
 export function estimateOf(text: string): { readonly minutes: number; readonly words: string } | null {

@@ -71,6 +71,14 @@ describe("due days", () => {
     expect(due("The mast broke on Monday.", "trouble")).toBeNull();
     expect(due("Are you in on Friday?", "question")).toBeNull();
     expect(due("Which rope, and can I know by Friday?", "question")).toBe("2026-03-06");
+    expect(due("Please load the rest of Friday's order.")).toBeNull();
+    expect(due("Tell the yard that I paid on the 2nd.")).toBeNull();
+    expect(due("Tell the yard I signed the papers on Friday.")).toBeNull();
+  });
+  test("are those of another thing where it is the limit", () => {
+    expect(due("Please load it by Friday's run.")).toBe("2026-03-06");
+    expect(due("From 9 March all boats are to be moored aft.")).toBe("2026-03-09");
+    expect(due("From 9 March I am away.", "promise")).toBeNull();
   });
 });
 

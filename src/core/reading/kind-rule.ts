@@ -18,7 +18,7 @@ export interface KindRule {
   readonly confidence: number;
   /** The one kind that it can say: where the wording is too plainly nothing for that, it is not asked. */
   readonly says?: SlipKind;
-  /** What it says holds, whatever the wording is like: people said so. */
+  /** What it says holds, whatever the wording is like: people said so, or it knows who is meant. */
   readonly isCertain?: boolean;
   find(clause: Clause, ground: LetterGround): SlipKind | "nothing" | null;
 }

@@ -8,7 +8,7 @@ import { dayOf, type Moment, timeOf } from "../time/moment";
 import { findTimes } from "../time/rules/time-of-day";
 import { type Clause, clausesIn } from "./clauses";
 import { countedBack, countsBack } from "./counted-back";
-import { dueOf } from "./due";
+import { dueOf, TOLD } from "./due";
 import { estimateOf, speaksOfWorkBefore } from "./estimate";
 import { hasteIn } from "./haste";
 import { type LetterGround, namedIn } from "./kind-rule";
@@ -151,6 +151,7 @@ function dueByContext(
 ): DueFound | null {
   if (kind === "trouble" || kind === "question") return null;
   const same = /\b(?:by|until|on|before) (?:the same (?:date|day)|then|that (?:date|day))\b/i.exec(text);
+  if (same && TOLD.test(text.slice(0, same.index))) return null;
   const named = same && before().at(-1);
   if (same && named) return { day: named.day, time: named.time, others: named.others, words: same[0] };
   if (same && last) return { ...last, words: same[0] };

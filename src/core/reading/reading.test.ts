@@ -69,6 +69,7 @@ test("whoever is named or called has to act", () => {
     ["ask", "cleo", "low"],
   ]);
   expect(short("Somebody has to sweep the yard.", { to: [anna!, ben!] })[0]?.[2]).toBeNull();
+  expect(short("Please go easy with the salt, Ben.", { to: [anna!, ben!] })[0]?.[2]).toBe("ben");
 });
 
 test("one sentence with two asks is two slips", () => {
@@ -80,6 +81,22 @@ test("one sentence with two asks is two slips", () => {
     ["ask", "2026-03-05"],
     ["ask", null],
   ]);
+});
+
+test("a question behind a statement is a slip of its own; one that is led into is not cut", () => {
+  const kinds = (text: string) => short(text).map(([kind, words]) => [kind, words]);
+  expect(kinds("We need the trays back by Friday, is the side door open then?")).toEqual([
+    ["ask", "We need the trays back by Friday"],
+    ["question", "is the side door open then?"],
+  ]);
+  expect(kinds("If we come on Monday, is the side door open?")).toHaveLength(1);
+});
+
+test("what somebody is to be told by then is not due then", () => {
+  const [, told] = short("Please send the rye by Friday. Please tell them that the rye is gone by then.");
+  expect(told?.[3]).toBeNull();
+  const [, same] = short("Please send the rye by Friday. Please sweep the yard by then.");
+  expect(same?.[3]).toBe("2026-03-06");
 });
 
 test("lists are read item by item, with the day of the line that leads into them", () => {

@@ -5,6 +5,8 @@ import { KIND_RULES } from "@/core/reading/rules/list";
 import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
 import { judge, NO_WORDING } from "@/core/reading/weighing/sense";
 import type { WordingWeights } from "@/core/reading/weighing/shares";
+import { labelledLetters, UNLEARNT_SET } from "../labelled";
+import { scoreReading } from "../score";
 import { labelledAnswers } from "./answers";
 import { learnFollowing } from "./examples";
 import { type Example, learn } from "./logistic";
@@ -60,6 +62,16 @@ test("passages that were held back are read for what they are more often than by
   expect(passages.length).toBeGreaterThan(400);
   expect(right["with wording"]).toBeGreaterThan(right["rules alone"] + 10);
 }, 120_000);
+
+test("letters from which nothing is learnt are read better with wording than by the rules alone", async () => {
+  const letters = await labelledLetters(UNLEARNT_SET);
+  const [alone, weighed] = [scoreReading(letters, NO_WORDING), scoreReading(letters)];
+  console.log(
+    `${alone.labels} labels: finding ${alone.finding.toFixed(3)} by the rules, ${weighed.finding.toFixed(3)} with wording`,
+  );
+  expect(weighed.finding).toBeGreaterThan(alone.finding + 0.05);
+  expect(weighed.kind).toBeGreaterThan(alone.kind + 0.05);
+});
 
 test("the weights of following that are kept are those that the labels teach", async () => {
   const learnt = await learnFollowing(null);

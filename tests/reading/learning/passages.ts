@@ -3,14 +3,14 @@ import path from "node:path";
 import type { Letter, TextPart } from "@/core/letters/letter";
 import { parseLetter } from "@/core/letters/parse-letter";
 import { type Clause, clausesIn } from "@/core/reading/clauses";
-import type { LetterGround } from "@/core/reading/kind-rule";
+import { asPattern, type LetterGround } from "@/core/reading/kind-rule";
 import { KIND_RULES } from "@/core/reading/rules/list";
 import { SENSES, type Sense } from "@/core/reading/weighing/sense";
 import type { WordingWeights } from "@/core/reading/weighing/shares";
 import { wordingOf, wordsOf } from "@/core/reading/weighing/wording";
 import { corpus } from "../../outside/pick";
 import { CONVERSATION_SETS, labelledConversations } from "../conversations";
-import { LETTER_SETS, labelledLetters } from "../labelled";
+import { LETTER_SETS, labelledLetters, UNLEARNT_SET } from "../labelled";
 import { labelledSentences } from "../sentences";
 import { type Example, learn } from "./logistic";
 import { meanOf, ofEveryWord } from "./vectors";
@@ -38,10 +38,7 @@ const whole = (text: string): TextPart[] => [{ kind: "new", start: 0, end: text.
 
 /** Where a quote stands in a text, whatever its white space. */
 function placeOf(text: string, quote: string): { start: number; end: number } | null {
-  const words = quote
-    .trim()
-    .split(/\s+/)
-    .map((word) => word.replace(/[.*+?^${}()|[\]\\]/g, "\\$&"));
+  const words = quote.trim().split(/\s+/).map(asPattern);
   const found = new RegExp(words.join("\\s+")).exec(text);
   return found ? { start: found.index, end: found.index + found[0].length } : null;
 }
@@ -73,6 +70,7 @@ const SAID_BY_CHANGE: Readonly<Record<string, Sense | null>> = {
   done: "nothing",
 };
 
+/** The labelled passages of a set: of letters, conversations, sentences, a file of passages, or the public lists. */
 export async function passagesOfSet(set: string): Promise<Passage[]> {
   const letters = LETTER_SETS.find((one) => one === set);
   if (letters)
@@ -97,13 +95,11 @@ export async function passagesOfSet(set: string): Promise<Passage[]> {
   const [, body] = fs.readFileSync(path.join(FOLDER, `${set}.txt`), "utf8").split("=====\n");
   return body!
     .trim()
-    .split(/\n{2,}/)
-    .flatMap((letter) => {
-      return letter.split("\n").flatMap((line) => {
-        const is = LETTERS[line[0]!];
-        if (!is || line[1] !== " ") throw new Error(`Not labelled: “${line}”.`);
-        return single(line.slice(2), is);
-      });
+    .split(/\n+/)
+    .flatMap((line) => {
+      const is = LETTERS[line[0]!];
+      if (!is || line[1] !== " ") throw new Error(`Not labelled: “${line}”.`);
+      return single(line.slice(2), is);
     });
 }
 
@@ -139,9 +135,9 @@ async function talkOfStrangers(): Promise<Passage[]> {
   return passages;
 }
 
-/** All sets of labelled passages. */
+/** All sets of labelled passages that are learnt from. */
 export const ALL_SETS: readonly string[] = [
-  ...LETTER_SETS,
+  ...LETTER_SETS.filter((set) => set !== UNLEARNT_SET),
   ...CONVERSATION_SETS,
   "sentences",
   ...PASSAGE_SETS,

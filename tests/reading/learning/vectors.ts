@@ -2,7 +2,7 @@ import fs from "node:fs";
 import path from "node:path";
 
 /** Numbers of a vector. */
-export const DIMENSIONS = 100;
+const DIMENSIONS = 100;
 
 const read = (name: string) => fs.readFileSync(path.join(import.meta.dirname, name));
 const numbers = Int8Array.from(read("word-vectors.bin"), (byte) => (byte << 24) >> 24);
