@@ -9,7 +9,7 @@ import { corpus } from "../tests/outside/pick";
 import { CONVERSATION_SETS, scoreFollowing } from "../tests/reading/conversations";
 import { LETTER_SETS, labelledLetters, PEOPLE, UNLEARNT_SET } from "../tests/reading/labelled";
 import { learnFollowing } from "../tests/reading/learning/examples";
-import { learnWording } from "../tests/reading/learning/passages";
+import { learnWording } from "../tests/reading/learning/in-letter";
 import { scoreReading } from "../tests/reading/score";
 import { scoreSentences } from "../tests/reading/sentences";
 import { say, timed } from "./measure";

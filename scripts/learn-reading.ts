@@ -1,12 +1,19 @@
 // npm run learn:reading: learns from all labelled passages how asks, questions, promises and trouble are worded, and writes the weights.
 import fs from "node:fs";
 import path from "node:path";
-import { learnWording, passagesLabelled } from "../tests/reading/learning/passages";
+import { SURROUNDINGS } from "../src/core/reading/weighing/surroundings";
+import { learnWording } from "../tests/reading/learning/in-letter";
+import { passagesLabelled } from "../tests/reading/learning/passages";
 import { asLines, asRows } from "./write-weights";
 
 const FOLDER = path.join(import.meta.dirname, "../src/core/reading/weighing");
 
-const { meaning, ...learnt } = await learnWording();
+const { meaning, inLetter, ...learnt } = await learnWording();
 fs.writeFileSync(path.join(FOLDER, "weights.json"), `${asLines(learnt, "")}\n`);
 fs.writeFileSync(path.join(FOLDER, "meaning.json"), `${asRows(meaning)}\n`);
+const bySurroundings = SURROUNDINGS.map((name, i) => [name, inLetter!.ofMeasured[i]!] as const);
+fs.writeFileSync(
+  path.join(FOLDER, "surroundings.json"),
+  `${asLines({ bias: inLetter!.bias, weights: Object.fromEntries(bySurroundings) }, "")}\n`,
+);
 console.log(`${await passagesLabelled()} passages, ${Object.keys(learnt.weights).length} names with their weights`);

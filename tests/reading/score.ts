@@ -1,5 +1,5 @@
 import { PLAIN_READING, readLetter } from "@/core/reading/read-letter";
-import type { FoundSlip } from "@/core/reading/slip";
+import type { FoundSlip, People } from "@/core/reading/slip";
 import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
 import type { WordingWeights } from "@/core/reading/weighing/shares";
 import { type Label, type LabelledLetter, PEOPLE } from "./labelled";
@@ -36,13 +36,14 @@ function matched(labels: readonly Label[], slips: readonly (FoundSlip & { quote:
 export function scoreReading(
   letters: readonly LabelledLetter[],
   learnt: WordingWeights = LEARNT_WORDING,
+  people: People = PEOPLE,
 ): ReadingScore {
   const sum = { gold: 0, found: 0, hits: 0, kind: 0, owner: 0, due: 0, priority: 0, anything: 0 };
   const mistakes: string[] = [];
   for (const { name, letter, labels } of letters) {
     const slips = readLetter(
       letter,
-      PEOPLE,
+      people,
       { at: letter.sentAt!, zone: letter.offset },
       { ...PLAIN_READING, wording: learnt },
     ).map((slip) => ({

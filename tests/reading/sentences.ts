@@ -7,6 +7,7 @@ import type { SlipKind } from "@/core/reading/slip";
 import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
 import { judge } from "@/core/reading/weighing/sense";
 import type { WordingWeights } from "@/core/reading/weighing/shares";
+import { weighWording } from "@/core/reading/weighing/weigh-wording";
 
 type SentenceKind = SlipKind | "nothing";
 
@@ -39,7 +40,7 @@ export function labelledSentences(): { kind: SentenceKind; sentence: string }[] 
 /** What is found in a sentence: the kind of each of its clauses that has one. */
 function kindsIn(sentence: string, learnt: WordingWeights): SlipKind[] {
   return clausesIn(sentence, [{ kind: "new", start: 0, end: sentence.length }]).flatMap((clause) => {
-    const found = judge(clause, GROUND, KIND_RULES, learnt);
+    const found = judge(clause, GROUND, KIND_RULES, learnt, weighWording(clause, learnt));
     return found ? [found.kind] : [];
   });
 }

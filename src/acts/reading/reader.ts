@@ -1,5 +1,4 @@
 import { letterVector } from "../../core/finding/letter-words";
-import { forAnswers } from "../../core/following/follow";
 import type { FoundChange } from "../../core/following/item";
 import { changesOfTasks, type OpenTask } from "../../core/following/task-changes";
 import { idsOf } from "../../core/letters/joined-by";
@@ -69,7 +68,7 @@ function understand(letter: Letter, { house, names, lessons, haste, openTasks, n
     const marked = markedPhrases(letter.from?.address ?? null, lessons);
     const answers = isOurs ? undefined : idsOf(letter).find((id) => openTasks.has(id));
     const open = openTasks.get(answers ?? "") ?? [];
-    const asking = { ...(open.length > 0 ? forAnswers(settings) : settings), marked };
+    const asking = { ...settings, marked };
     const asked = isOurs ? [] : readLetter(letter, people, moment, asking);
     const found = changesOfTasks(letter, open, people, moment, settings, asked);
     const writer = letter.from?.address ?? null;

@@ -1,7 +1,6 @@
 import type { Letter } from "../letters/letter";
 import { PLAIN_READING, type ReadingSettings, readLetter } from "../reading/read-letter";
 import type { People } from "../reading/slip";
-import { NO_WORDING } from "../reading/weighing/sense";
 import { changesIn } from "./changes-in";
 import { contextOf } from "./context";
 import type { ItemChange, OpenItem } from "./item";
@@ -39,18 +38,13 @@ export class Following {
     const context = contextOf(letter, this.people, sent, this.settings);
     if (!context) return { opens: [], changes: [] };
     const open = this.items.filter((item) => !item.isOver).slice(-MOST_OPEN);
-    const slips = readLetter(letter, this.people, sent, open.length > 0 ? forAnswers(this.settings) : this.settings);
+    const slips = readLetter(letter, this.people, sent, this.settings);
     const opened = openedBy(context, open, slips, changesIn(context, open, slips, this.learnt));
     for (const change of opened.changes) applyTo(this.items.find((item) => item.id === change.item)!, change);
     const opens = opened.slips.map((slip, i) => itemOpened(slip, letter, number, i + 1));
     this.items.push(...opens);
     return { opens, changes: opened.changes };
   }
-}
-
-/** Settings for a letter that may answer what is open: much of an answer is worded like an ask or a promise, so the rules count alone. */
-export function forAnswers(settings: ReadingSettings): ReadingSettings {
-  return { ...settings, wording: NO_WORDING };
 }
 
 /** Makes an item what a change has made of it. */

@@ -23,6 +23,7 @@ import { LONGEST_TITLE, titleOf } from "./title";
 import { LEARNT_WORDING } from "./weighing/learnt";
 import { type Judged, judge } from "./weighing/sense";
 import type { WordingWeights } from "./weighing/shares";
+import { weighLetter } from "./weighing/weigh-letter";
 
 /** Slips proposed from one letter at the most; a letter that seems to ask for more is a list to be read, not sorted. */
 const MOST_SLIPS = 40;
@@ -232,19 +233,25 @@ export function readLetter(
   const you = isOurs ? (only ?? "them") : "us";
   const rules = settings.marked?.length ? [markedBefore(settings.marked), ...KIND_RULES] : KIND_RULES;
   const learnt = settings.wording ?? LEARNT_WORDING;
+  const clauses = clausesIn(letter.text, parts);
+  const weighed = weighLetter(clauses, learnt);
+  const judgeBehindName = (clause: Clause, place: number) => {
+    const behind = behindName(clause);
+    return judge(behind, ground, rules, learnt, weighed.instead(place, behind));
+  };
   const slips: FoundSlip[] = [];
   let lastDue: DueFound | null = null;
   /** The paragraph of the last slip. */
   let lastBlock: number | null = null;
   let addressee: { person: Person; block: number } | null = null;
-  for (const clause of clausesIn(letter.text, parts)) {
+  for (const [place, clause] of clauses.entries()) {
     const calledHere = calledAt(clause.text, everyone);
     const called = calledHere ?? (clause.lead ? calledAt(clause.lead, everyone) : null);
     if (called) addressee = { person: called, block: clause.block };
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
     // "ruben, count what is left": the order stands behind the name.
     const found =
-      judge(clause, ground, rules, learnt) ?? (calledHere ? judge(behindName(clause), ground, rules, learnt) : null);
+      judge(clause, ground, rules, learnt, weighed.at[place]!) ?? (calledHere ? judgeBehindName(clause, place) : null);
     const estimate = found && !isWork(found.kind) ? null : estimateOf(clause.text);
     const last = slips.at(-1);
     // "It should not take more than an hour" is said of what was asked before it, in the same paragraph.

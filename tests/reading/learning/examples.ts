@@ -1,6 +1,6 @@
 import { changesIn } from "@/core/following/changes-in";
 import { contextOf, type FollowContext } from "@/core/following/context";
-import { applyTo, forAnswers, itemOpened } from "@/core/following/follow";
+import { applyTo, itemOpened } from "@/core/following/follow";
 import { CHANGES, type OpenItem } from "@/core/following/item";
 import { openedBy } from "@/core/following/opened-by";
 import type { Segment } from "@/core/following/segments";
@@ -21,7 +21,7 @@ function examplesOf(
   open: readonly OpenItem[],
   changeOf: (item: OpenItem, segment: Segment) => string | null,
 ): Example[] {
-  const slips = readLetter(context.letter, PEOPLE, context.sent, forAnswers(PLAIN_READING));
+  const slips = readLetter(context.letter, PEOPLE, context.sent, PLAIN_READING);
   const situation = situationOf(context, open, slips);
   const evidence = new Evidence(situation);
   return open.flatMap((item) =>
@@ -47,12 +47,7 @@ async function taughtBy(set: ConversationSet): Promise<Example[]> {
           return label && overlap(squash(label.quote), squash(segment.text)) >= 0.5 ? label.change : null;
         }),
       );
-      const slips = readLetter(
-        letter,
-        PEOPLE,
-        context.sent,
-        open.length > 0 ? forAnswers(PLAIN_READING) : PLAIN_READING,
-      );
+      const slips = readLetter(letter, PEOPLE, context.sent, PLAIN_READING);
       const opened = openedBy(context, open, slips, changesIn(context, open, slips, NOTHING_LEARNT)).slips;
       for (const [i, slip] of opened.entries()) {
         const item = itemOpened(slip, letter, number, i + 1);

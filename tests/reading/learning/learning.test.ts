@@ -5,12 +5,14 @@ import { KIND_RULES } from "@/core/reading/rules/list";
 import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
 import { judge, NO_WORDING } from "@/core/reading/weighing/sense";
 import type { WordingWeights } from "@/core/reading/weighing/shares";
+import { weighWording } from "@/core/reading/weighing/weigh-wording";
 import { labelledLetters, UNLEARNT_SET } from "../labelled";
 import { scoreReading } from "../score";
 import { labelledAnswers } from "./answers";
 import { learnFollowing } from "./examples";
+import { learnWording } from "./in-letter";
 import { type Example, learn } from "./logistic";
-import { learnWording, passagesLabelled, passagesOfSet } from "./passages";
+import { learnPassages, passagesLabelled, passagesOfSet } from "./passages";
 
 const NOBODY: LetterGround = { writer: null, to: [], people: { team: [], outside: [] } };
 
@@ -50,11 +52,12 @@ test("the weights of wording that are kept are those that the labelled passages 
 
 test("passages that were held back are read for what they are more often than by the rules alone", async () => {
   const held = ["plain", "workshop"];
-  const wording = await learnWording(held, 100);
+  const wording = await learnPassages(held, 100);
   const right = { "rules alone": 0, "with wording": 0 };
   const passages = (await Promise.all(held.map(passagesOfSet))).flat();
   for (const { clause, is } of passages) {
-    const kind = (weights: WordingWeights) => judge(clause, NOBODY, KIND_RULES, weights)?.kind ?? "nothing";
+    const kind = (weights: WordingWeights) =>
+      judge(clause, NOBODY, KIND_RULES, weights, weighWording(clause, weights))?.kind ?? "nothing";
     right["rules alone"] += Number(kind(NO_WORDING) === is);
     right["with wording"] += Number(kind(wording) === is);
   }

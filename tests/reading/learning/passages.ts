@@ -21,6 +21,9 @@ interface Passage {
   readonly is: Sense;
 }
 
+/** The clauses of a labelled letter, each with what it is; null where the labels leave that open. */
+export type LabelledClauses = readonly { readonly clause: Clause; readonly is: Sense | null }[];
+
 /** A quote in a letter, and what the words are; null where the labels leave that open. */
 interface Marked {
   readonly quote: string;
@@ -44,12 +47,12 @@ function placeOf(text: string, quote: string): { start: number; end: number } | 
 }
 
 /** The clauses of a letter with what their labels make of them: that which shares half of the shorter with a quote is it. */
-function passagesOf({ text, parts }: Letter, marked: readonly Marked[]): Passage[] {
+function labelled({ text, parts }: Letter, marked: readonly Marked[]): LabelledClauses {
   const places = marked.flatMap(({ quote, is }) => {
     const place = placeOf(text, quote);
     return place ? [{ ...place, is }] : [];
   });
-  return clausesIn(text, parts).flatMap((clause) => {
+  return clausesIn(text, parts).map((clause) => {
     const shared = places
       .map(({ start, end, is }) => ({
         is,
@@ -59,7 +62,7 @@ function passagesOf({ text, parts }: Letter, marked: readonly Marked[]): Passage
       }))
       .sort((a, b) => b.share - a.share)[0];
     const is = shared && shared.share >= 0.5 ? shared.is : shared && shared.share > 0 ? null : "nothing";
-    return is === null ? [] : [{ clause, is }];
+    return { clause, is };
   });
 }
 
@@ -70,12 +73,12 @@ const SAID_BY_CHANGE: Readonly<Record<string, Sense | null>> = {
   done: "nothing",
 };
 
-/** The labelled passages of a set: of letters, conversations, sentences, a file of passages, or the public lists. */
-export async function passagesOfSet(set: string): Promise<Passage[]> {
+/** The labelled letters of a set, of single ones or of conversations; none where the set is of passages by themselves. */
+export async function lettersOfSet(set: string): Promise<LabelledClauses[]> {
   const letters = LETTER_SETS.find((one) => one === set);
   if (letters)
-    return (await labelledLetters(letters)).flatMap(({ letter, labels }) =>
-      passagesOf(
+    return (await labelledLetters(letters)).map(({ letter, labels }) =>
+      labelled(
         letter,
         labels.map(({ quote, kind }) => ({ quote, is: kind })),
       ),
@@ -84,13 +87,19 @@ export async function passagesOfSet(set: string): Promise<Passage[]> {
   if (conversations)
     return (await labelledConversations(conversations))
       .flat()
-      .flatMap(({ letter, opens, changes }) =>
-        passagesOf(letter, [
+      .map(({ letter, opens, changes }) =>
+        labelled(letter, [
           ...opens.map(({ quote, kind }) => ({ quote, is: kind as Sense })),
           ...changes.map(({ quote, change }) => ({ quote, is: SAID_BY_CHANGE[change] ?? null })),
         ]),
       );
-  if (set === "public") return talkOfStrangers();
+  return set === "public" ? talkOfStrangers() : [];
+}
+
+/** The labelled passages of a set: of letters, conversations, sentences, a file of passages, or the public lists. */
+export async function passagesOfSet(set: string): Promise<Passage[]> {
+  const letters = await lettersOfSet(set);
+  if (letters.length > 0) return letters.flat().flatMap(({ clause, is }) => (is === null ? [] : [{ clause, is }]));
   if (set === "sentences") return labelledSentences().flatMap(({ kind, sentence }) => single(sentence, kind));
   const [, body] = fs.readFileSync(path.join(FOLDER, `${set}.txt`), "utf8").split("=====\n");
   return body!
@@ -121,18 +130,18 @@ const NOBODY: LetterGround = { writer: null, to: [], people: { team: [], outside
  * What people write to each other who ask nothing: clauses of public discussion lists in which no rule finds anything. Of those
  * that were read by hand two in a hundred asked something all the same.
  */
-async function talkOfStrangers(): Promise<Passage[]> {
-  const passages: Passage[] = [];
+async function talkOfStrangers(): Promise<LabelledClauses[]> {
+  const letters: LabelledClauses[] = [];
   for (const [i, { raw }] of corpus(2_500).entries()) {
     if (i % ONE_LETTER_IN !== 0) continue;
     const parsed = await parseLetter(raw);
     if (!parsed.ok) continue;
     const clauses = clausesIn(parsed.letter.text, parsed.letter.parts).slice(0, MOST_OF_A_LETTER);
-    for (const clause of clauses)
-      if (!KIND_RULES.some((rule) => (rule.find(clause, NOBODY) ?? "nothing") !== "nothing"))
-        passages.push({ clause, is: "nothing" });
+    const isRuled = (clause: Clause) =>
+      KIND_RULES.some((rule) => (rule.find(clause, NOBODY) ?? "nothing") !== "nothing");
+    letters.push(clauses.map((clause) => ({ clause, is: isRuled(clause) ? null : "nothing" })));
   }
-  return passages;
+  return letters;
 }
 
 /** All sets of labelled passages that are learnt from. */
@@ -164,11 +173,11 @@ function examplesOf(set: string): Promise<Example[]> {
 const STRENGTH = 2;
 const FEWEST = 3;
 
-/** Learns how asks, questions, promises and trouble are worded from all labelled passages but those of the sets left out. */
-export async function learnWording(leftOut: readonly string[] = [], rounds = 250): Promise<WordingWeights> {
+/** Learns how asks, questions, promises and trouble are worded from all labelled passages but those of the sets left out; each counts for itself. */
+export async function learnPassages(leftOut: readonly string[] = [], rounds = 250): Promise<WordingWeights> {
   const examples = (await Promise.all(ALL_SETS.filter((set) => !leftOut.includes(set)).map(examplesOf))).flat();
   const { bias, weights, ofMeasured } = learn(examples, SENSES.length, STRENGTH, { fewest: FEWEST, rounds });
-  return { bias, weights, meaning: ofEveryWord(ofMeasured) };
+  return { bias, weights, meaning: ofEveryWord(ofMeasured), inLetter: null };
 }
 
 /** How many passages are labelled. */

@@ -1,9 +1,14 @@
 import meaning from "./meaning.json";
 import type { WordingWeights } from "./shares";
+import { SURROUNDINGS } from "./surroundings";
+import surroundings from "./surroundings.json";
 import weights from "./weights.json";
+
+const bySurroundings: Readonly<Record<string, readonly number[]>> = surroundings.weights;
 
 /** How asks, questions, promises and trouble are worded, learnt from labelled passages (`npm run learn:reading`). */
 export const LEARNT_WORDING: WordingWeights = {
   ...weights,
   meaning: new Map(meaning.map(([word, ...own]) => [String(word), own.map(Number)])),
+  inLetter: { bias: surroundings.bias, ofMeasured: SURROUNDINGS.map((name) => bySurroundings[name]!) },
 };

@@ -19,9 +19,11 @@ const says = (kind: "ask" | "trouble" | "nothing", confidence: number, isCertain
 const learnt: WordingWeights = {
   bias: SENSES.map(() => 0),
   meaning: new Map(),
+  inLetter: null,
   weights: { mend: [0, 4, 0, 0, 0], fine: [4, 0, 0, 0, 0], "* short": [0.5, 0, 0, 0, 0] },
 };
-const judged = (text: string, rules: KindRule[] = [], weights = learnt) => judge(clause(text), ground, rules, weights);
+const judged = (text: string, rules: KindRule[] = [], weights = learnt) =>
+  judge(clause(text), ground, rules, weights, weighWording(clause(text), weights));
 
 test("the wording of a clause: words, pairs, triples, endings, figures as one", () => {
   expect(wordingOf({ text: "Mend 12 leaking pipes!", isListItem: true })).toEqual([

@@ -2,7 +2,6 @@ import type { Clause } from "../clauses";
 import type { KindRule, LetterGround } from "../kind-rule";
 import { SLIP_KINDS, type SlipKind } from "../slip";
 import { asShares, type WordingWeights } from "./shares";
-import { weighWording } from "./weigh-wording";
 import { wordingOf } from "./wording";
 
 /** What a clause can be: nothing, or the kind of a slip. */
@@ -10,7 +9,12 @@ export const SENSES = ["nothing", ...SLIP_KINDS] as const;
 export type Sense = (typeof SENSES)[number];
 
 /** Nothing learnt: then the rules count alone. */
-export const NO_WORDING: WordingWeights = { bias: SENSES.map(() => 0), weights: {}, meaning: new Map() };
+export const NO_WORDING: WordingWeights = {
+  bias: SENSES.map(() => 0),
+  weights: {},
+  meaning: new Map(),
+  inLetter: null,
+};
 
 /** What a clause is taken for, by what, and how sure that is (0 to 1). */
 export interface Judged {
@@ -32,6 +36,9 @@ function countOf({ confidence }: Pick<KindRule, "confidence">): number {
 
 /** Courtesy, releases and adverts are known by set words, which count for more. */
 const NOTHING_COUNTS = 5;
+
+/** In doubt a clause is nothing: a slip that is wrong costs more than one that has to be marked by hand. */
+const DOUBT_COUNTS = 0.6;
 
 /** What is known by its wording alone is never sure: of such slips on letters unseen before, two in three were right at best. */
 const SUREST_WORDING = 0.7;
@@ -90,14 +97,16 @@ function strongest(found: readonly string[], { weights }: WordingWeights, kind: 
 /**
  * What a clause is: by the rules, and by how it is worded, held against labelled passages (weighed together as odds). What a
  * certain rule says is not weighed. Null where it is nothing.
+ * @param weight what the clause weighs in its letter (`weighLetter`)
  */
 export function judge(
   clause: Clause,
   ground: LetterGround,
   rules: readonly KindRule[],
   learnt: WordingWeights,
+  weight: readonly number[],
 ): Judged | null {
-  const scores = learnt === NO_WORDING ? null : weighWording(clause, learnt);
+  const scores = learnt === NO_WORDING ? null : weight.map((one, k) => (k === 0 ? one + DOUBT_COUNTS : one));
   const ruled = ruledBy(clause, ground, rules, scores);
   const said = ruled?.said ?? null;
   if (!scores || (said && ruled?.rule.isCertain))

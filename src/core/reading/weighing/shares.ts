@@ -7,6 +7,14 @@ export interface Weights {
 /** Weights of wording: beside what was found, what the words of a clause mean counts, as the mean of what each of them weighs. */
 export interface WordingWeights extends Weights {
   readonly meaning: ReadonlyMap<string, readonly number[]>;
+  /** What a clause is in its letter, from its own wording and what surrounds it; null where each counts for itself. */
+  readonly inLetter: SurroundingsWeights | null;
+}
+
+/** Weights of numbers that are measured: a row of weights for each, one for each class. */
+export interface SurroundingsWeights {
+  readonly bias: readonly number[];
+  readonly ofMeasured: readonly (readonly number[])[];
 }
 
 /** How likely each class is by what was found, from 0 to 1; they add up to 1. A name found twice counts once. */
