@@ -116,7 +116,23 @@ const ABBREVIATION =
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,?\s+and\s+(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/giu;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,?\s+and\s+(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/iuy;
+
+/** Where one can begin: at a sign, or at the space before one of its words. Elsewhere the pattern is not tried. */
+const MAY_BEGIN = /[,;:](?=\s)|\s(?=(?:and|but|while|so|then|also)\s|[-–—]\s)/giu;
+
+/** Every place of `CLAUSE_START` in a sentence, from left to right. */
+function* clauseStarts(sentence: string): Generator<RegExpExecArray> {
+  let end = 0;
+  for (const { index } of sentence.matchAll(MAY_BEGIN)) {
+    if (index < end) continue;
+    CLAUSE_START.lastIndex = index;
+    const match = CLAUSE_START.exec(sentence);
+    if (!match) continue;
+    end = index + match[0].length;
+    yield match;
+  }
+}
 
 /** "They'd like it indoors, is the orangery free?": a question behind what is said first. */
 const ASKS_BEHIND = /^,\s+(?:or\s+)?$/i;
@@ -172,11 +188,11 @@ const VERB_PHRASE =
   /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|was|were|has|have|shall|should|may|when|what|which|who|where|how|why)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|have|put|take|give|sign|write|mail|propose|suggest|come|use|keep|hold|stop|try|find|change|move|pay)\b|you (?:have|must|need|should|ought|will)\b)/i;
 
 function clausesOf(text: string, sentence: { start: number; end: number }): { start: number; end: number }[] {
-  const whole = text.slice(sentence.start, sentence.end);
+  const whole = text.slice(sentence.start, sentence.end).replaceAll("\n", " ");
   const cuts: { at: number; next: number }[] = [];
-  for (const match of whole.replaceAll("\n", " ").matchAll(CLAUSE_START)) {
+  for (const match of clauseStarts(whole)) {
     const next = match.index + match[0].length;
-    const rest = whole.slice(next).replaceAll("\n", " ");
+    const rest = whole.slice(next);
     const before = whole.slice(cuts.at(-1)?.next ?? 0, match.index);
     // "I'm seeing him and will ask about it": one who does both.
     if (
@@ -220,11 +236,15 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
   return pieces;
 }
 
-function trimmed(text: string, piece: { start: number; end: number }): { start: number; end: number } {
-  let { start, end } = piece;
-  while (start < end && /\s/.test(text[start]!)) start += 1;
-  while (end > start && /\s/.test(text[end - 1]!)) end -= 1;
-  return { start, end };
+function trimmed(text: string, { start, end }: { start: number; end: number }): { start: number; end: number } {
+  const piece = text.slice(start, end);
+  const from = piece.length - piece.trimStart().length;
+  return { start: start + from, end: start + Math.max(from, piece.trimEnd().length) };
+}
+
+/** Text with its line breaks and runs of spaces as single spaces. */
+function flattened(text: string): string {
+  return /[^\S ]|\s\s/.test(text) ? text.replace(/\s+/g, " ") : text;
 }
 
 const GREETS =
@@ -265,7 +285,7 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
       block += 1;
       if (!piece.isListItem) listLead = null;
       for (const sentence of sentencesOf(text, piece)) {
-        const flat = text.slice(sentence.start, sentence.end).replace(/\s+/g, " ").trim();
+        const flat = flattened(text.slice(sentence.start, sentence.end)).trim();
         if (flat.length < shortest || isSalutation(flat)) continue;
         const leadsIn =
           flat.endsWith(":") || (!/[.?!,]$/.test(flat) && sentence.end >= piece.end && pieces[i + 1]?.isListItem);
@@ -275,7 +295,7 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
         }
         for (const clause of clausesOf(text, sentence)) {
           const { start, end } = trimmed(text, clause);
-          const words = text.slice(start, end).replace(/\s+/g, " ");
+          const words = flattened(text.slice(start, end));
           if (words.length < shortest) continue;
           clauses.push({
             start,

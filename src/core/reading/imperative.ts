@@ -78,7 +78,7 @@ function canBeVerb(word: string): boolean {
  * @param isAddressed whether a name was called right before it ("Emeka, label the boxes"): then less is needed
  */
 export function isImperative(text: string, isAddressed = false): boolean {
-  if (NO_ORDER.test(text)) return false;
+  if (STATEMENT_START.test(text) || NO_ORDER.test(text)) return false;
   // "Leave it with me" is a promise in an order's clothes; "keep it as long as you like" allows.
   if (
     /^leave .{2,40} (?:with|to) (?:me|us)\b|^let me (?!know|have|see)|^give me (?:until|till|a (?:day|moment|week|minute|few)|an hour|two|three)\b|^(?:hope|count me|consider it|expect (?:my|our|a|an|me|us))\b/i.test(
@@ -93,7 +93,7 @@ export function isImperative(text: string, isAddressed = false): boolean {
   const better = /^(?:[Bb]etter|[Bb]est) (?:not )?(?:to )?(?=\p{Ll})/u.exec(text);
   if (better) return VERBS.has(/^\p{L}+/u.exec(text.slice(better[0].length))?.[0] ?? "");
   if (HAVE_SOMEBODY.test(text)) return true;
-  if (STATEMENT_START.test(text) || text.endsWith("?")) return false;
+  if (text.endsWith("?")) return false;
   if (/^(?:do not|don['’]t|kindly)\s+\w+/i.test(text)) return true;
   const soft = /^(?:just|simply|always|never)\s+([\p{L}-]+)/iu.exec(text);
   if (soft) return VERBS.has(soft[1]!.toLowerCase());

@@ -16,8 +16,8 @@ export interface KindRule {
   readonly name: string;
   /** How sure it is, from 0 to 1: an estimate, held below what it reaches on labelled letters, which are not strangers'. */
   readonly confidence: number;
-  /** The one kind that it can say: where the wording is too plainly nothing for that, it is not asked. */
-  readonly says?: SlipKind;
+  /** The one thing that it can say: where the wording is too plainly something else for that, it is not asked. */
+  readonly says?: SlipKind | "nothing";
   /** What it says holds, whatever the wording is like: people said so, or it knows who is meant. */
   readonly isCertain?: boolean;
   find(clause: Clause, ground: LetterGround): SlipKind | "nothing" | null;

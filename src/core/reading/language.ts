@@ -35,17 +35,29 @@ const SURE = 0.18;
 const ENOUGH_WORDS = 20;
 const FOREIGN = 0.08;
 
+const APOSTROPHE = /['’]/;
+
+function firstWords(text: string): string[] {
+  const words: string[] = [];
+  for (const [word] of text.matchAll(/[\p{L}’']+/gu)) {
+    words.push(word.toLowerCase());
+    if (words.length >= MOST_WORDS) break;
+  }
+  return words;
+}
+
 /**
  * The language that a text is written in, as far as its function words tell: its English name, or null where the text is
  * too short or mixed; "another language" where it is long enough and none of these nine. Letters of other scripts are named by
  * their script.
  */
 export function languageOf(text: string): string | null {
-  const words = (text.toLowerCase().match(/[\p{L}’']+/gu) ?? []).slice(0, MOST_WORDS);
+  const words = firstWords(text);
   if (words.length < FEWEST_WORDS) return otherScript(text);
   const counts = new Map(Object.keys(FUNCTION_WORDS).map((name) => [name, 0]));
   for (const word of words)
-    for (const name of LANGUAGES_OF.get(word.split(/['’]/, 1)[0]!) ?? []) counts.set(name, counts.get(name)! + 1);
+    for (const name of LANGUAGES_OF.get(APOSTROPHE.test(word) ? word.split(APOSTROPHE, 1)[0]! : word) ?? [])
+      counts.set(name, counts.get(name)! + 1);
   const shares = [...counts]
     .map(([name, count]) => ({ name, share: count / words.length }))
     .sort((a, b) => b.share - a.share);

@@ -61,6 +61,10 @@ const RULES: readonly DateRule[] = [
   haste,
 ];
 
+/** Something that every way of saying a day has: most clauses have none of it, and are not looked at any further. */
+const MAY_NAME_A_DAY =
+  /\d|day|week|month|year|quarter|fortnight|hour|morrow|tmr?w|night|morning|noon|evening|lunch|close of|cob|eod|asap|a\.s\.a|soon|away|immediate|once|forthwith|urgent|\b(?:mon|tue|wed|thu|fri|sat|sun|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i;
+
 /** Words before a day that move it: "before the 3rd" means the 2nd at the latest. */
 const BEFORE =
   /\b(?:(two|three|four|five|six|seven|ten|a|one|\d{1,2}) (days?|weeks?) )?(before|ahead of|prior to) (?:the |our |your )?(?:\w+ (?:on|of) )?(?:the )?$/i;
@@ -117,6 +121,7 @@ export function findDates(
   calendar: WorkingCalendar,
   order: "dmy" | "mdy" = "dmy",
 ): FoundDate[] {
+  if (!MAY_NAME_A_DAY.test(text)) return [];
   const ground = groundOf(from, calendar, order);
   const finds: { start: number; end: number; reading: DateReading; rule: string; rank: number }[] = [];
   for (const [rank, rule] of RULES.entries()) {

@@ -35,6 +35,7 @@ const OFFER =
 export const nothing: KindRule = {
   name: "courtesy, a release or an advert",
   confidence: 1,
+  says: "nothing",
   find(clause) {
     const { text } = clause;
     if (ADVERT.test(text) || OPEN_DOOR.test(text) || IDIOM.test(text)) return "nothing";

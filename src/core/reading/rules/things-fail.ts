@@ -17,16 +17,16 @@ const TURNS = phrases(`
   (?:hit|hits|struck|run into|ran into|met with) (?:rock|water|a (?:snag|problem|wall|pipe|cable|bump|brick wall)|trouble|problems|difficulties|resistance)
   (?:wheezing|rattling|grinding|squealing|clanking|knocking|spluttering|limping|gasping)
   (?:seeing|getting|having|had|have|got|reporting|with|give|gives|giving|throws?|throwing) (?:some |a lot of |many |constant |terrible |no end of )?(?:errors|problems|trouble|issues|complaints|failures|difficulties|timeouts|crashes)
-  (?<!nothing |nobody |none )(?:has|have) been (?:revoked|withdrawn|refused|suspended|rejected|stopped|terminated|lost|stolen|delayed|damaged|leaked|forced)
+  (?:has|have)(?<!\\b(?:nothing|nobody|none) (?:has|have)) been (?:revoked|withdrawn|refused|suspended|rejected|stopped|terminated|lost|stolen|delayed|damaged|leaked|forced)
   (?:came|come|arrived|turned up|delivered|received)(?: \\p{L}+)? (?:wet|twisted|late|empty|short|cold|warped|bent|unfinished|unlabelled|unpacked|damaged|in (?:a )?(?:damaged|bad|poor|terrible) (?:condition|state))
   (?:dogs?|goats?|mouse|mice|rats?|moths?|cats?|birds|pigeons?|slugs|deer|fox|foxes|squirrels?|crows|caterpillars|beetles|horses?|sheep|pigs?) (?:has |have )?(?:ate|eaten|eat|chewed|got (?:at|into|out|loose)|gnawed|nibbled|taken|trampled|dug|escaped)
-  (?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply))? )(?:didn't|did not|hasn't|haven't|wasn't|weren't) (?!cost|mind|matter|hurt|need|include|charge|have to|take long|too|that|so|very|bad|any|a\\b|an\\b|the\\b|even|expensive)\\p{L}+
+  (?:didn't|did not|hasn't|haven't|wasn't|weren't)(?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply))? (?:didn't|did not|hasn't|haven't|wasn't|weren't)) (?!cost|mind|matter|hurt|need|include|charge|have to|take long|too|that|so|very|bad|any|a\\b|an\\b|the\\b|even|expensive)\\p{L}+
   (?:goes|go|going|went) off (?:every|all|for no|again|at night)
   nothing (?:is |'s )?(?:moving|moves|happens|happening|works|working|doing|gets done|being done)
   (?:charged|billed|invoiced|debited) (?:twice|double|too much|again|for (?:things|something|work|goods|a))
   missed (?:another|a|the|its|their|his|her|our) (?:milestone|deadline|date|target|appointment|train|boat|slot|payment|delivery|ferry|connection)
   (?:conflict|clash|collision) with
-  (?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply|certainly|definitely))? )(?:can't|cannot|won't) (?!for|always|stand|wait|hurt|believe|help|mind|say|be (?:long|needed|required|necessary|there|at|in|back|away)|thank|imagine|bite|need|regret|matter|complain|do any|have to|know)\\p{L}+
+  (?:can't|cannot|won't)(?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply|certainly|definitely))? (?:can't|cannot|won't)) (?!for|always|stand|wait|hurt|believe|help|mind|say|be (?:long|needed|required|necessary|there|at|in|back|away)|thank|imagine|bite|need|regret|matter|complain|do any|have to|know)\\p{L}+
   (?:far|much|way|altogether) too \\p{L}+
   (?:minutes?|seconds?|hours?|days?|weeks?|metres?|centimetres?|millimetres?|inches|feet) (?:slow|fast|short|too \\p{L}+|out|behind|overdue)
   (?:came|come|sent|returned) back (?:undelivered|empty|unsigned|unopened|unpaid|damaged|broken|with(?! (?:an? (?:answer|offer|price|figure|idea|proposal|date)|changes|questions|comments|ideas|figures|some))|to us|again)

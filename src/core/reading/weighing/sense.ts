@@ -56,21 +56,51 @@ const LIKE: Readonly<Record<SlipKind, string>> = {
 /** No rule counts for more than the surest, unless it is certain. */
 const MOST_COUNTED = 0.95;
 
-/** Whether a rule could make anything of a clause of these scores: where the wording is too plainly nothing, it is not asked. */
+/** Whether a rule could make anything of a clause of these scores: where another sense is too plain for that, it is not asked. */
 function canCount(rule: KindRule, scores: readonly number[]): boolean {
   if (rule.isCertain) return true;
-  const margin = scores[0]! - (rule.says ? scores[SENSES.indexOf(rule.says)]! : Math.max(...scores.slice(1)));
-  return margin <= countOf({ confidence: rule.says ? rule.confidence : MOST_COUNTED });
+  if (!rule.says) return scores[0]! - Math.max(...scores.slice(1)) <= countOf({ confidence: MOST_COUNTED });
+  const said = scores[SENSES.indexOf(rule.says)]! + countOf(rule);
+  return scores.every((score) => score <= said);
 }
 
-/** The first rule that answers, and its answer. */
-function ruledBy(clause: Clause, ground: LetterGround, rules: readonly KindRule[], scores: readonly number[] | null) {
+interface Ruled {
+  readonly rule: KindRule;
+  readonly said: SlipKind | "nothing";
+}
+
+function answerOf(rule: KindRule, clause: Clause, ground: LetterGround): Ruled | null {
+  const said = rule.find(clause, ground);
+  return said ? { rule, said } : null;
+}
+
+function firstAnswer(rules: readonly KindRule[], clause: Clause, ground: LetterGround): Ruled | null {
   for (const rule of rules) {
-    if (scores && !canCount(rule, scores)) continue;
-    const said = rule.find(clause, ground);
-    if (said) return { rule, said };
+    const answer = answerOf(rule, clause, ground);
+    if (answer) return answer;
   }
   return null;
+}
+
+/**
+ * The first rule that answers, and its answer. One that only ever says "nothing" is asked when something speaks for a kind: of
+ * most clauses nothing does.
+ */
+function ruledBy(
+  clause: Clause,
+  ground: LetterGround,
+  rules: readonly KindRule[],
+  scores: readonly number[] | null,
+): Ruled | null {
+  const denying: KindRule[] = [];
+  for (const rule of rules) {
+    if (rule.says === "nothing") denying.push(rule);
+    else if (!scores || canCount(rule, scores)) {
+      const answer = answerOf(rule, clause, ground);
+      if (answer) return firstAnswer(denying, clause, ground) ?? answer;
+    }
+  }
+  return scores && scores[0]! < Math.max(...scores.slice(1)) ? firstAnswer(denying, clause, ground) : null;
 }
 
 /** What a word must weigh for a kind, more than for nothing, to be shown as speaking for it. */

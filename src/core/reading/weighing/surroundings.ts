@@ -13,7 +13,7 @@ export const SURROUNDINGS: readonly string[] = [
   ...KINDS.map((kind) => `behind: ${kind}`),
   ...["nothing before", "nothing behind", "paragraph goes on from before", "paragraph goes on behind"],
   ...KINDS.map((kind) => `elsewhere: ${kind}`),
-  ...["first", "second", "last", "how far down", "length of the letter", "the only one"],
+  ...["second", "how far down", "length of the letter", "the only one"],
   ...[
     "behind a lead",
     "on a list",
@@ -36,23 +36,54 @@ const VERY_SHORT = 4;
 const OURSELVES = /\b(?:i|i['’]ll|i['’]m|we|we['’]ll|we['’]re)\b/i;
 const YOU = /\byou(?:r|['’]ll|['’]d)?\b/i;
 const NOT = /\bnot?\b|n['’]t\b|\bnever\b/i;
+const STOP = /[.!?]$/;
+const CAPITAL = /^\p{Lu}/u;
 
-/** How much more each kind scores than nothing. */
-function overNothing(scores: readonly number[] | undefined): number[] {
-  return KINDS.map((_, k) => (scores ? Math.max(-MOST, Math.min(MOST, scores[k + 1]! - scores[0]!)) : 0));
+/** How much more each kind scores than nothing; noughts where there is no clause. */
+function addOverNothing(numbers: number[], scores: readonly number[] | undefined): void {
+  for (let k = 1; k <= KINDS.length; k += 1)
+    numbers.push(scores ? Math.max(-MOST, Math.min(MOST, scores[k]! - scores[0]!)) : 0);
 }
 
-/** The highest and the second highest share of each kind among the clauses, to know the highest of all others. */
-function highestShares(all: readonly (readonly number[])[]): { first: number[]; second: number[]; at: number[] } {
-  const [first, second, at] = [KINDS.map(() => 0), KINDS.map(() => 0), KINDS.map(() => -1)];
-  for (const [i, scores] of all.entries())
-    for (const [k, share] of asShares(scores).slice(1).entries())
-      if (share > first[k]!) {
-        second[k] = first[k]!;
-        first[k] = share;
-        at[k] = i;
-      } else second[k] = Math.max(second[k]!, share);
-  return { first, second, at };
+/** The highest share of each kind among the clauses, where it is, and the next: to know the highest of all others. */
+class HighestShares {
+  private readonly first = KINDS.map(() => 0);
+  private readonly second = KINDS.map(() => 0);
+  private readonly at = KINDS.map(() => -1);
+
+  constructor(all: readonly (readonly number[])[]) {
+    for (let i = 0; i < all.length; i += 1) {
+      const shares = asShares(all[i]!);
+      for (let k = 0; k < KINDS.length; k += 1) {
+        const share = shares[k + 1]!;
+        if (share > this.first[k]!) {
+          this.second[k] = this.first[k]!;
+          this.first[k] = share;
+          this.at[k] = i;
+        } else if (share > this.second[k]!) this.second[k] = share;
+      }
+    }
+  }
+
+  besides(place: number, kind: number): number {
+    return this.at[kind] === place ? this.second[kind]! : this.first[kind]!;
+  }
+}
+
+function wordsIn(text: string): number {
+  let words = 1;
+  for (let at = text.indexOf(" "); at !== -1; at = text.indexOf(" ", at + 1)) words += 1;
+  return words;
+}
+
+const said = (is: boolean) => (is ? 1 : 0);
+
+/** The plain form of a clause. */
+function addForm(numbers: number[], { text, lead, isListItem }: Surrounded): void {
+  const words = wordsIn(text);
+  numbers.push(said(lead !== null), said(isListItem), Math.min(words, MOST_WORDS_COUNTED) / MOST_WORDS_COUNTED);
+  numbers.push(said(words < VERY_SHORT), said(text.includes("?")), said(STOP.test(text)), said(CAPITAL.test(text)));
+  numbers.push(said(OURSELVES.test(text)), said(YOU.test(text)), said(NOT.test(text)));
 }
 
 /**
@@ -61,37 +92,19 @@ function highestShares(all: readonly (readonly number[])[]): { first: number[]; 
  * @param scores of each clause by its wording: one for each sense, nothing first
  */
 export function surroundingsOf(clauses: readonly Surrounded[], scores: readonly (readonly number[])[]): number[][] {
-  const highest = highestShares(scores);
-  const over = scores.map(overNothing);
-  const none = overNothing(undefined);
+  const highest = new HighestShares(scores);
+  const last = clauses.length - 1;
   return clauses.map((clause, i) => {
-    const words = clause.text.split(/\s+/).length;
-    const [before, behind] = [clauses[i - 1], clauses[i + 1]];
-    return [
-      ...over[i]!,
-      ...(over[i - 1] ?? none),
-      ...(over[i + 1] ?? none),
-      Number(!before),
-      Number(!behind),
-      Number(before?.block === clause.block),
-      Number(behind?.block === clause.block),
-      ...KINDS.map((_, k) => (highest.at[k] === i ? highest.second[k]! : highest.first[k]!)),
-      Number(i === 0),
-      Number(i === 1),
-      Number(!behind),
-      i / clauses.length,
-      Math.min(clauses.length, MOST_CLAUSES_COUNTED) / MOST_CLAUSES_COUNTED,
-      Number(clauses.length === 1),
-      Number(clause.lead !== null),
-      Number(clause.isListItem),
-      Math.min(words, MOST_WORDS_COUNTED) / MOST_WORDS_COUNTED,
-      Number(words < VERY_SHORT),
-      Number(clause.text.includes("?")),
-      Number(/[.!?]$/.test(clause.text)),
-      Number(/^\p{Lu}/u.test(clause.text)),
-      Number(OURSELVES.test(clause.text)),
-      Number(YOU.test(clause.text)),
-      Number(NOT.test(clause.text)),
-    ];
+    const numbers: number[] = [];
+    addOverNothing(numbers, scores[i]);
+    addOverNothing(numbers, scores[i - 1]);
+    addOverNothing(numbers, scores[i + 1]);
+    numbers.push(said(i === 0), said(i === last));
+    numbers.push(said(clauses[i - 1]?.block === clause.block), said(clauses[i + 1]?.block === clause.block));
+    for (let k = 0; k < KINDS.length; k += 1) numbers.push(highest.besides(i, k));
+    numbers.push(said(i === 1), i / clauses.length);
+    numbers.push(Math.min(clauses.length, MOST_CLAUSES_COUNTED) / MOST_CLAUSES_COUNTED, said(last === 0));
+    addForm(numbers, clause);
+    return numbers;
   });
 }

@@ -29,9 +29,13 @@ describe("what surrounds a clause", () => {
     expect(second).toMatchObject({ "before: trouble": 2, "behind: trouble": -2, "nothing before": 0 });
   });
   test("is where it stands: in the letter and in its paragraph", () => {
-    expect(first).toMatchObject({ first: 1, "paragraph goes on behind": 1, "paragraph goes on from before": 0 });
+    expect(first).toMatchObject({
+      "nothing before": 1,
+      "paragraph goes on behind": 1,
+      "paragraph goes on from before": 0,
+    });
     expect(second).toMatchObject({ second: 1, "paragraph goes on from before": 1, "paragraph goes on behind": 0 });
-    expect(third).toMatchObject({ last: 1, "paragraph goes on from before": 0, "ends with a stop": 0 });
+    expect(third).toMatchObject({ "nothing behind": 1, "paragraph goes on from before": 0, "ends with a stop": 0 });
   });
   test("is what the letter holds elsewhere, itself left out", () => {
     expect(first!["elsewhere: ask"]).toBeCloseTo(asShares(scores[1]!)[1]!);

@@ -4,8 +4,12 @@ import { weighWording } from "./weigh-wording";
 
 function weighed({ bias, ofMeasured }: SurroundingsWeights, measured: readonly number[]): number[] {
   const scores = [...bias];
-  for (const [i, number] of measured.entries())
-    if (number !== 0) for (let k = 0; k < scores.length; k += 1) scores[k]! += number * ofMeasured[i]![k]!;
+  for (let i = 0; i < measured.length; i += 1) {
+    const number = measured[i]!;
+    if (number === 0) continue;
+    const own = ofMeasured[i]!;
+    for (let k = 0; k < scores.length; k += 1) scores[k]! += number * own[k]!;
+  }
   return scores;
 }
 

@@ -23,12 +23,17 @@ function isFigure(word: string): boolean {
   return sign >= 48 && sign <= 57;
 }
 
+function plainWord(word: string): string {
+  const lower = word.toLowerCase();
+  return lower.includes("’") ? lower.replace("’", "'") : lower;
+}
+
 /** The words of a clause in lower case, with the signs between them; any figure is "#". */
 export function wordsOf(text: string): string[] {
   const words: string[] = [];
   WORD.lastIndex = 0;
   for (let found = WORD.exec(text); found && words.length < MOST_WORDS; found = WORD.exec(text))
-    words.push(isFigure(found[0]) ? "#" : found[0].toLowerCase().replace("’", "'"));
+    words.push(isFigure(found[0]) ? "#" : plainWord(found[0]));
   return words;
 }
 
