@@ -9,7 +9,7 @@ const VERBS = new Set(
   defrost delay delete deliver describe design destroy dig dip direct discuss dispatch display distribute divide do draft draw
   drill drive drop dry dust edit email empty enclose end enlarge enquire ensure enter equip escort estimate examine exchange
   excuse explain export extend feed fetch file fill filter finalise finalize find finish fit fix fold follow forward frame free
-  freeze gather get give go grease grind guard hand handle hang have heat help hide hire hold host include increase inform insert
+  freeze gather get give go grease grind guard hand handle hang have heat help hide hire hold host ignore include increase inform insert
   inspect install insure invite invoice iron issue join keep kick label lay lead learn leave lend let level lift light limit link
   list listen load lock look lower mail maintain make mark match measure meet mend mention merge mix modify monitor mount move
   name note notify number offer oil open order organise organize pack paint park pass patch pause pay peel phone photograph pick
@@ -94,7 +94,7 @@ export function isImperative(text: string, isAddressed = false): boolean {
   if (better) return VERBS.has(/^\p{L}+/u.exec(text.slice(better[0].length))?.[0] ?? "");
   if (HAVE_SOMEBODY.test(text)) return true;
   if (text.endsWith("?")) return false;
-  if (/^(?:do not|don['’]t|kindly)\s+\w+/i.test(text)) return true;
+  if (/^(?:do not|don['’]?t|kindly)\s+\w+/i.test(text)) return true;
   const soft = /^(?:just|simply|always|never)\s+([\p{L}-]+)/iu.exec(text);
   if (soft) return VERBS.has(soft[1]!.toLowerCase());
   const [first = "", second = ""] = text.split(/\s+/);

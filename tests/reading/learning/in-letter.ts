@@ -5,6 +5,7 @@ import { weighWording } from "@/core/reading/weighing/weigh-wording";
 import { CONVERSATION_SETS } from "../conversations";
 import { LETTER_SETS } from "../labelled";
 import { type Example, learn } from "./logistic";
+import { MARKED_SETS } from "./marked-letters";
 import { ALL_SETS, learnPassages, lettersOfSet } from "./passages";
 
 /** Parts of the sets, each weighed by what the others teach: as strangers' letters will be. */
@@ -17,7 +18,7 @@ const ROUNDS = 100;
 const STRENGTH = 60;
 
 /** Sets of whole letters. Public lists would teach that long letters ask nothing. */
-const SETS: readonly string[] = [...LETTER_SETS, ...CONVERSATION_SETS];
+const SETS: readonly string[] = [...LETTER_SETS, ...CONVERSATION_SETS, ...MARKED_SETS];
 
 /** Labelled clauses of letters with what surrounds them, weighed by wording that was not learnt from them. */
 async function examplesIn(sets: readonly string[], wording: WordingWeights): Promise<Example[]> {

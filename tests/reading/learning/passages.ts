@@ -6,13 +6,15 @@ import { type Clause, clausesIn } from "@/core/reading/clauses";
 import { asPattern, type LetterGround } from "@/core/reading/kind-rule";
 import { KIND_RULES } from "@/core/reading/rules/list";
 import { SENSES, type Sense } from "@/core/reading/weighing/sense";
-import type { WordingWeights } from "@/core/reading/weighing/shares";
+import type { Weights, WordingWeights } from "@/core/reading/weighing/shares";
 import { wordingOf, wordsOf } from "@/core/reading/weighing/wording";
 import { corpus } from "../../outside/pick";
 import { CONVERSATION_SETS, labelledConversations } from "../conversations";
 import { LETTER_SETS, labelledLetters, UNLEARNT_SET } from "../labelled";
 import { labelledSentences } from "../sentences";
 import { type Example, learn } from "./logistic";
+import { MARKED_SETS, markedLetters } from "./marked-letters";
+import { ofEveryRated, VALENCE_NUMBERS, valencesOf } from "./valence";
 import { meanOf, ofEveryWord } from "./vectors";
 
 /** A labelled passage: a clause, and what it is. */
@@ -93,6 +95,8 @@ export async function lettersOfSet(set: string): Promise<LabelledClauses[]> {
           ...changes.map(({ quote, change }) => ({ quote, is: SAID_BY_CHANGE[change] ?? null })),
         ]),
       );
+  if (MARKED_SETS.includes(set))
+    return (await markedLetters(set)).map(({ letter, marked }) => labelled(letter, marked));
   return set === "public" ? talkOfStrangers() : [];
 }
 
@@ -148,6 +152,7 @@ async function talkOfStrangers(): Promise<LabelledClauses[]> {
 export const ALL_SETS: readonly string[] = [
   ...LETTER_SETS.filter((set) => set !== UNLEARNT_SET),
   ...CONVERSATION_SETS,
+  ...MARKED_SETS,
   "sentences",
   ...PASSAGE_SETS,
   "public",
@@ -161,7 +166,7 @@ function examplesOf(set: string): Promise<Example[]> {
     passagesOfSet(set).then((passages) =>
       passages.map(({ clause, is }) => ({
         found: wordingOf(clause),
-        measured: meanOf(wordsOf(clause.text)),
+        measured: Float64Array.of(...meanOf(wordsOf(clause.text)), ...valencesOf(wordsOf(clause.text))),
         is: SENSES.indexOf(is),
       })),
     );
@@ -177,7 +182,20 @@ const FEWEST = 3;
 export async function learnPassages(leftOut: readonly string[] = [], rounds = 250): Promise<WordingWeights> {
   const examples = (await Promise.all(ALL_SETS.filter((set) => !leftOut.includes(set)).map(examplesOf))).flat();
   const { bias, weights, ofMeasured } = learn(examples, SENSES.length, STRENGTH, { fewest: FEWEST, rounds });
-  return { bias, weights, meaning: ofEveryWord(ofMeasured), inLetter: null };
+  return {
+    bias,
+    weights: added(weights, ofEveryRated(ofMeasured.slice(-VALENCE_NUMBERS))),
+    meaning: ofEveryWord(ofMeasured.slice(0, -VALENCE_NUMBERS)),
+    inLetter: null,
+  };
+}
+
+/** Weights of names, and of words beside them. */
+function added(weights: Weights["weights"], ofWords: ReadonlyMap<string, readonly number[]>): Weights["weights"] {
+  const all: Record<string, readonly number[]> = { ...weights };
+  for (const [word, own] of ofWords)
+    all[word] = own.map((weight, k) => Math.round((weight + (weights[word]?.[k] ?? 0)) * 100) / 100 || 0);
+  return all;
 }
 
 /** How many passages are labelled. */

@@ -1,7 +1,7 @@
 import type { KindRule } from "../kind-rule";
 
 const COURTESY =
-  /\b(?:let (?:me|us) know if (?:you|there|anything|that|this)|(?:if|should) you have any (?:\w+ )?(?:questions?|queries|concerns)|any (?:questions|queries|problems),|feel free|(?:don['’]t|do not|never) hesitate|find (?:it )?(?:attached|enclosed)|(?:please )?(?:see|find) (?:the )?(?:attached|enclosed|below)|how are you|how['’]s (?:it going|things|life)|how was your|hope (?:you(?! (?:will|can|could|would|might) (?!be|have|enjoy|like|understand|agree|feel|get|forgive|not|find|see)\w+)|this|that|all|everyone)|looking forward|look forward|(?:nice|good|great|lovely) to (?:meet|see|hear)|happy to (?:help|discuss|answer)|at your disposal|thank you for|thanks for|many thanks|congratulations|have a (?:good|nice|great|lovely)|take care(?! (?:of|to|that|not)\b)|take your time|see you (?:on|at|there|then|tomorrow|next|soon)|talk soon|speak soon|bear with|excuse|forgive|pardon|sorry (?:for|about|to(?! (?:say|tell|report|inform|have to)\b))|with apologies|who knows|would you believe|can you believe|guess what|isn['’]t it|you know how|please note|let['’]s (?:hope|see)|rest assured(?! that (?:i|we|our|you))|never mind)\b/i;
+  /\b(?:let (?:me|us) know if (?:you (?:have|need|want|would|require|get stuck|run into|are (?:unsure|not sure|in doubt))|you['’]d|there|anything|something|that|this)|(?:if|should) you have any (?:\w+ )?(?:questions?|queries|concerns)|any (?:questions|queries|problems),|feel free|(?:don['’]t|do not|never) hesitate|find (?:it )?(?:attached|enclosed)|(?:please )?(?:see|find) (?:the )?(?:attached|enclosed|below)|how are you|how['’]s (?:it going|things|life)|how was your|hope (?:you(?! (?:will|can|could|would|might) (?!be|have|enjoy|like|understand|agree|feel|get|forgive|not|find|see)\w+)|this|that|all|everyone)|looking forward|look forward|(?:nice|good|great|lovely) to (?:meet|see|hear)|happy to (?:help|discuss|answer)|at your disposal|thank you for|thanks for|many thanks|congratulations|have a (?:good|nice|great|lovely)|take care(?! (?:of|to|that|not)\b)|take your time|see you (?:on|at|there|then|tomorrow|next|soon)|talk soon|speak soon|bear with|(?:excuse|forgive|pardon) (?:me|us|my|our|the|this|any)|sorry (?:for|about|to(?! (?:say|tell|report|inform|have to)\b))|with apologies|who knows|would you believe|can you believe|guess what|isn['’]t it|you know how|please note|let['’]s (?:hope|see)|rest assured(?! that (?:i|we|our|you))|never mind)\b/i;
 
 const RELEASE =
   /\b(?:no longer (?:need|want|require)|no need (?:to|for)|no (?:further |immediate |special )?(?:action|reply|answer|response|payment|signature) (?:is |will be )?(?:needed|required|necessary|due)|(?:don['’]t|do not) (?:bother|worry|need to)|needn['’]t|can (?:follow|wait|come) later|not (?:necessary|needed)|there is no hurry to|you don['’]t have to|forget about it|on my account)\b/i;
@@ -41,7 +41,8 @@ export const nothing: KindRule = {
     if (ADVERT.test(text) || OPEN_DOOR.test(text) || IDIOM.test(text)) return "nothing";
     if (RELEASE.test(text) && !/\bhold\b|\bdon['’]t send\b/i.test(text)) return "nothing";
     if (TAKEN_BACK.test(text) || CONSENT.test(text.trim()) || HELP_OFFERED.test(text)) return "nothing";
-    if (OFFER.test(text) && !/\b(?:please|could you|can you)\b/i.test(text.slice(12))) return "nothing";
+    if (OFFER.test(text) && !/\b(?:please|could you|can you|must|ha(?:s|ve) to|needs? to)\b/i.test(text.slice(12)))
+      return "nothing";
     const courtesy = COURTESY.exec(text);
     if (!courtesy) return null;
     // "Thanks for the plan, could you also send …": what follows the courtesy may still ask.

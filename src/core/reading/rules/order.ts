@@ -10,6 +10,10 @@ const AFTER_COMMA =
 const PHRASE_FIRST =
   /^(?:for|in|at|on|with|to|by|as|from now on|next time|this time|given|out of)\b[^,]{2,50},\s+(?=\p{Ll})/iu;
 
+/** "If the green one is out of stock just send the grey." */
+const IF_FIRST =
+  /^(?:if|when|once|as soon as|in case)\b[^,;]{4,80}?(?:,\s+(?:(?:then|just|please|simply)\s+)?|\s(?:just|then|please|simply)\s+)(?=\p{Ll})/iu;
+
 /** "Send me the measurements", "Don't forget the life jackets". */
 export const order: KindRule = {
   name: "an order",
@@ -20,7 +24,7 @@ export const order: KindRule = {
     if (isNoAsk(text, bare)) return null;
     if (isImperative(bare)) return "ask";
     // "For safety's sake, wear a helmet": what stands before the comma only says why or where.
-    const led = PHRASE_FIRST.exec(bare);
+    const led = PHRASE_FIRST.exec(bare) ?? IF_FIRST.exec(bare);
     if (led && isImperative(bare.slice(led[0].length))) return "ask";
     const comma = AFTER_COMMA.exec(bare);
     return comma && isImperative(bare.slice(comma.index + comma[0].length)) ? "ask" : null;

@@ -6,6 +6,7 @@ export interface Weights {
 
 /** Weights of wording: beside what was found, what the words of a clause mean counts, as the mean of what each of them weighs. */
 export interface WordingWeights extends Weights {
+  /** Of each word: what it counts in the mean, and what it weighs for each class times that. */
   readonly meaning: ReadonlyMap<string, readonly number[]>;
   /** What a clause is in its letter, from its own wording and what surrounds it; null where each counts for itself. */
   readonly inLetter: SurroundingsWeights | null;

@@ -66,12 +66,16 @@ class Weigher {
     const [head, tail] = ENDS;
     const all = [head, ...words, tail];
     const meant: (readonly number[])[] = [];
+    let counts = 0;
     for (let i = 0; i < all.length; i += 1) {
       const { branch, endings, meaning } = this.lookUp(all[i]!);
       if (i > 0 && i < all.length - 1) {
         this.count(scores, branch);
         for (const ending of endings) this.count(scores, ending);
-        if (meaning) meant.push(meaning);
+        if (meaning) {
+          meant.push(meaning);
+          counts += meaning[0]!;
+        }
       }
       const pair = branch?.next?.get(all[i + 1] ?? "");
       this.count(scores, pair);
@@ -79,7 +83,7 @@ class Weigher {
     }
     for (const name of lengthOf(words)) this.count(scores, this.branches.get(name));
     if (isListItem) this.count(scores, this.branches.get(ON_A_LIST));
-    for (const own of meant) for (let i = 0; i < scores.length; i += 1) scores[i]! += own[i]! / meant.length;
+    for (const own of meant) for (let i = 0; i < scores.length; i += 1) scores[i]! += own[i + 1]! / counts;
     return scores;
   }
 }

@@ -1,0 +1,35 @@
+import fs from "node:fs";
+import path from "node:path";
+import type { Letter } from "@/core/letters/letter";
+import { parseLetter } from "@/core/letters/parse-letter";
+import type { SlipKind } from "@/core/reading/slip";
+
+/** A letter in which the passages of each kind are marked. */
+export interface MarkedLetter {
+  readonly letter: Letter;
+  readonly marked: readonly { readonly quote: string; readonly is: SlipKind }[];
+}
+
+const FOLDER = path.join(import.meta.dirname, "letters");
+
+/** The files of marked letters, which are sets as the labelled letters are. */
+export const MARKED_SETS = fs.readdirSync(FOLDER).map((name) => name.replace(/\.txt$/, ""));
+
+const KINDS: Readonly<Record<string, SlipKind>> = { a: "ask", q: "question", p: "promise", t: "trouble" };
+
+const MARK = /\{([aqpt])\| ([^}]+)\}/g;
+
+/** The letters of a file, each with what is marked in it: "{a| Send the list.}" is an ask. */
+export async function markedLetters(set: string): Promise<MarkedLetter[]> {
+  const [, ...texts] = fs.readFileSync(path.join(FOLDER, `${set}.txt`), "utf8").split("=====\n");
+  return Promise.all(
+    texts.map(async (text) => {
+      const head =
+        "From: writer@theirs.example\r\nTo: reader@ours.example\r\nContent-Type: text/plain; charset=utf-8\r\n";
+      const parsed = await parseLetter(Buffer.from(`${head}\r\n${text.replace(MARK, "$2")}`));
+      if (!parsed.ok) throw new Error(parsed.why);
+      const marked = [...text.matchAll(MARK)].map(([, kind, quote]) => ({ quote: quote!, is: KINDS[kind!]! }));
+      return { letter: parsed.letter, marked };
+    }),
+  );
+}
