@@ -46,6 +46,16 @@ const TURNS = phrases(`
   (?:owing|owes|owed) (?:us|me) .{2,40} (?:weeks|months|since|for)
   (?:been owing|still owing)
   (?:stone cold|ice[- ]cold|lukewarm|half[- ]raw|undercooked|overcooked|burnt to)
+  remains? (?:outstanding|unpaid|unanswered|unresolved|unsolved|broken|closed|dark|missing)
+  (?:has|have|had) (?:\\p{L}+ ){1,3}not (?:arrived|come|appeared|turned up|reached|been paid|been sent)
+  (?:has|have|'s|'ve|had) run out of
+  (?:has|have|had|with|there's|there is|got) no (?:pressure|power|sound|signal|heating|water|electricity|hot water|light|grip|brakes|reception)
+  (?:gives?|shows?|getting|see|displays?) (?:us |me )?(?:a |an )?(?:blank|empty|black|white) (?:page|screen|sheet)
+  (?:is|are|'s|was|were) (?:out|down|off|dead|dark|broken|stuck|blocked) again
+  (?:queue|orders?|work|mail|letters|complaints|tickets)(?: \\p{L}+)? (?:is |are |'s )?(?:backing|piling) up
+  off (?:her|his|its|their) (?:food|feed)
+  not (?:emptied|cleaned|delivered|signed|paid|fitted|labelled|packed|returned|finished|included)(?=[.!]?$)
+  nothing (?:left )?to (?:wear|eat|drink|sell|serve)
   (?:expired|lapsed)
   (?:there (?:is|are|was|were)|there's|has|have|had|found|shows?|full of|several|some|with|contains?|got|riddled with|noticed|see|seen) (?:a |an |some |many |several |more |two |three |four |bad |big |fresh |new |serious |hairline |deep |lots of |a lot of |plenty of )*(?:mistakes?|errors?|typos?|faults?|defects?|flaws?|cracks?|leaks?|scratches|dents?|stains?|discrepanc(?:y|ies)|delays?|shortages?|puddles?|vermin|burn marks?|mould|rust|damage|losses|bruises|break-ins?|gaps?|holes?|outages?|power cuts?)
   (?:two|three|four|five|ten|several|many) times (?:what|the|as much|as high|more)

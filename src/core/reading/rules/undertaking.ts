@@ -29,6 +29,9 @@ const BOUND = phrases(`
   (?:will|should) be (?:on|in|at|with) your \\p{L}+(?: \\p{L}+)? ${WHEN}
   (?:i|we)(?:'ve| have) (?:put|got) (?:it|that|this) (?:in|on) (?:my|our) (?:diary|list|calendar)
   (?:it|the rest|that|this) (?:goes|is going) (?:out )?to you
+  (?:goes|go) (?:in|into) the post (?:today|tomorrow|tonight|this|next|on|by|first)
+  (?:goes|go) out (?:from us |to you )?${WHEN}
+  (?:comes|come) to you ${WHEN}
   (?:it|they|that|the \\p{L}+) (?:goes|go) (?:in|back|out|to (?:the|a|our)) .{0,40} ?${WHEN}
 `);
 
