@@ -36,7 +36,7 @@ function matched(labels: readonly Label[], slips: readonly (FoundSlip & { quote:
 export function scoreReading(
   letters: readonly LabelledLetter[],
   learnt: WordingWeights = LEARNT_WORDING,
-  people: People = PEOPLE,
+  { people = PEOPLE, readsLists = false }: { people?: People; readsLists?: boolean } = {},
 ): ReadingScore {
   const sum = { gold: 0, found: 0, hits: 0, kind: 0, owner: 0, due: 0, priority: 0, anything: 0 };
   const mistakes: string[] = [];
@@ -44,8 +44,8 @@ export function scoreReading(
     const slips = readLetter(
       letter,
       people,
-      { at: letter.sentAt!, zone: letter.offset },
-      { ...PLAIN_READING, wording: learnt },
+      { at: letter.sentAt ?? 0, zone: letter.offset },
+      { ...PLAIN_READING, wording: learnt, readsLists },
     ).map((slip) => ({
       ...slip,
       quote: letter.text.slice(slip.start, slip.end),

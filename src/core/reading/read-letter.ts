@@ -28,6 +28,9 @@ import { weighLetter } from "./weighing/weigh-letter";
 /** Slips proposed from one letter at the most; a letter that seems to ask for more is a list to be read, not sorted. */
 const MOST_SLIPS = 40;
 
+/** What speaks for nothing in letters of discussion lists, in the logarithm of odds: most of them is talk, and to nobody in particular. */
+const DOUBT_ON_LISTS = 2;
+
 /** Characters of new text that are read. */
 const MOST_TEXT_READ = 60_000;
 
@@ -234,7 +237,7 @@ export function readLetter(
   const rules = settings.marked?.length ? [markedBefore(settings.marked), ...KIND_RULES] : KIND_RULES;
   const learnt = settings.wording ?? LEARNT_WORDING;
   const clauses = clausesIn(letter.text, parts);
-  const weighed = weighLetter(clauses, learnt);
+  const weighed = weighLetter(clauses, learnt, letter.automatic === "list" ? DOUBT_ON_LISTS : 0);
   const judgeBehindName = (clause: Clause, place: number) => {
     const behind = behindName(clause);
     return judge(behind, ground, rules, learnt, weighed.instead(place, behind));

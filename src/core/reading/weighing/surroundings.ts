@@ -13,6 +13,7 @@ export const SURROUNDINGS: readonly string[] = [
   ...KINDS.map((kind) => `behind: ${kind}`),
   ...["nothing before", "nothing behind", "paragraph goes on from before", "paragraph goes on behind"],
   ...KINDS.map((kind) => `elsewhere: ${kind}`),
+  "elsewhere: how much is nothing",
   ...["second", "how far down", "length of the letter", "the only one"],
   ...[
     "behind a lead",
@@ -28,6 +29,9 @@ export const SURROUNDINGS: readonly string[] = [
 
 /** Scores beyond this say no more. */
 const MOST = 6;
+
+/** Where there is no other clause. */
+const HALF = 0.5;
 
 const MOST_CLAUSES_COUNTED = 20;
 const MOST_WORDS_COUNTED = 40;
@@ -50,10 +54,14 @@ class HighestShares {
   private readonly first = KINDS.map(() => 0);
   private readonly second = KINDS.map(() => 0);
   private readonly at = KINDS.map(() => -1);
+  private readonly nothing: number[] = [];
+  private allNothing = 0;
 
   constructor(all: readonly (readonly number[])[]) {
     for (let i = 0; i < all.length; i += 1) {
       const shares = asShares(all[i]!);
+      this.nothing.push(shares[0]!);
+      this.allNothing += shares[0]!;
       for (let k = 0; k < KINDS.length; k += 1) {
         const share = shares[k + 1]!;
         if (share > this.first[k]!) {
@@ -63,6 +71,12 @@ class HighestShares {
         } else if (share > this.second[k]!) this.second[k] = share;
       }
     }
+  }
+
+  /** How much of the others is nothing, from 0 to 1: a letter of talk is known by that. */
+  nothingBesides(place: number): number {
+    const others = this.nothing.length - 1;
+    return others === 0 ? HALF : (this.allNothing - this.nothing[place]!) / others;
   }
 
   besides(place: number, kind: number): number {
@@ -102,6 +116,7 @@ export function surroundingsOf(clauses: readonly Surrounded[], scores: readonly 
     numbers.push(said(i === 0), said(i === last));
     numbers.push(said(clauses[i - 1]?.block === clause.block), said(clauses[i + 1]?.block === clause.block));
     for (let k = 0; k < KINDS.length; k += 1) numbers.push(highest.besides(i, k));
+    numbers.push(highest.nothingBesides(i));
     numbers.push(said(i === 1), i / clauses.length);
     numbers.push(Math.min(clauses.length, MOST_CLAUSES_COUNTED) / MOST_CLAUSES_COUNTED, said(last === 0));
     addForm(numbers, clause);

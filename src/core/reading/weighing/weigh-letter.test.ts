@@ -41,6 +41,8 @@ describe("what surrounds a clause", () => {
     expect(first!["elsewhere: ask"]).toBeCloseTo(asShares(scores[1]!)[1]!);
     expect(second!["elsewhere: ask"]).toBeCloseTo(asShares(scores[0]!)[1]!);
     expect(first!["elsewhere: trouble"]).toBeCloseTo(asShares(scores[2]!)[4]!);
+    const [, plumber, garden] = scores.map((one) => asShares(one)[0]!);
+    expect(first!["elsewhere: how much is nothing"]).toBeCloseTo((plumber! + garden!) / 2);
   });
 });
 
@@ -53,6 +55,18 @@ test("what is learnt of surroundings weighs each clause by them; where nothing i
   const [nothing, , , , trouble] = weighWording(clauses[0]!, plain);
   expect(at[0]).toEqual([0.5, 0, 0, 0, 0]);
   expect(at[1]![1]).toBeCloseTo(Math.max(-6, Math.min(6, trouble! - nothing!)));
+});
+
+test("doubt speaks for nothing in every clause, with surroundings and without", () => {
+  const clauses = clausesOf("The tank leaks. Could you ring the plumber?");
+  for (const learnt of [LEARNT_WORDING, { ...LEARNT_WORDING, inLetter: null }]) {
+    const [plain, doubted] = [weighLetter(clauses, learnt), weighLetter(clauses, learnt, 2)];
+    for (const [i, [nothing, ...kinds]] of doubted.at.entries()) {
+      expect(nothing).toBeCloseTo(plain.at[i]![0]! + 2);
+      expect(kinds).toEqual(plain.at[i]!.slice(1));
+      expect(doubted.instead(i, clauses[i]!)[0]).toBeCloseTo(nothing!);
+    }
+  }
 });
 
 test("a clause read in the place of another weighs what it would weigh there", () => {

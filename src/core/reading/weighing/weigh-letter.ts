@@ -21,20 +21,29 @@ export interface WeighedLetter {
   instead(place: number, clause: Surrounded): readonly number[];
 }
 
+function withDoubt(scores: readonly number[], doubt: number): readonly number[] {
+  return doubt === 0 ? scores : scores.map((one, k) => (k === 0 ? one + doubt : one));
+}
+
 /**
  * Weighs the clauses of a letter: first each by its wording, then again by what those around it seem to be. A question after
  * bad news, or a line among asks, is read as what it is there.
+ * @param doubt what speaks for nothing from the start, in the logarithm of odds: much where a letter is to nobody in particular
  */
-export function weighLetter(clauses: readonly Surrounded[], learnt: WordingWeights): WeighedLetter {
+export function weighLetter(clauses: readonly Surrounded[], learnt: WordingWeights, doubt = 0): WeighedLetter {
   const alone = clauses.map((clause) => weighWording(clause, learnt));
   const { inLetter } = learnt;
-  if (!inLetter) return { at: alone, instead: (_, clause) => weighWording(clause, learnt) };
+  if (!inLetter)
+    return {
+      at: alone.map((scores) => withDoubt(scores, doubt)),
+      instead: (_, clause) => withDoubt(weighWording(clause, learnt), doubt),
+    };
   return {
-    at: surroundingsOf(clauses, alone).map((measured) => weighed(inLetter, measured)),
+    at: surroundingsOf(clauses, alone).map((measured) => withDoubt(weighed(inLetter, measured), doubt)),
     instead(place, clause) {
       const others = clauses.with(place, clause);
       const scores = alone.with(place, weighWording(clause, learnt));
-      return weighed(inLetter, surroundingsOf(others, scores)[place]!);
+      return withDoubt(weighed(inLetter, surroundingsOf(others, scores)[place]!), doubt);
     },
   };
 }
