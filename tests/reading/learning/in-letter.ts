@@ -1,6 +1,6 @@
 import { SENSES } from "@/core/reading/weighing/sense";
 import type { SurroundingsWeights, WordingWeights } from "@/core/reading/weighing/shares";
-import { SURROUNDINGS, surroundingsOf } from "@/core/reading/weighing/surroundings";
+import { SURROUNDINGS, Surroundings } from "@/core/reading/weighing/surroundings";
 import { weighWording } from "@/core/reading/weighing/weigh-wording";
 import { CONVERSATION_SETS } from "../conversations";
 import { LETTER_SETS } from "../labelled";
@@ -25,12 +25,12 @@ async function examplesIn(sets: readonly string[], wording: WordingWeights): Pro
   const letters = (await Promise.all(sets.map(lettersOfSet))).flat();
   return letters.flatMap((labelled) => {
     const clauses = labelled.map(({ clause }) => clause);
-    const measured = surroundingsOf(
+    const surroundings = new Surroundings(
       clauses,
       clauses.map((clause) => weighWording(clause, wording)),
     );
     return labelled.flatMap(({ is }, i) =>
-      is === null ? [] : [{ found: [], measured: Float64Array.from(measured[i]!), is: SENSES.indexOf(is) }],
+      is === null ? [] : [{ found: [], measured: Float64Array.from(surroundings.of(i)), is: SENSES.indexOf(is) }],
     );
   });
 }

@@ -6,7 +6,7 @@ export type Surrounded = Pick<Clause, "text" | "isListItem" | "lead" | "block">;
 
 const KINDS = ["ask", "question", "promise", "trouble"] as const;
 
-/** Names of what is measured, in the order of the numbers that `surroundingsOf` gives. */
+/** Names of what is measured, in the order of the numbers that `Surroundings` gives. */
 export const SURROUNDINGS: readonly string[] = [
   ...KINDS.map((kind) => `worded like ${kind}`),
   ...KINDS.map((kind) => `before: ${kind}`),
@@ -101,25 +101,35 @@ function addForm(numbers: number[], { text, lead, isListItem }: Surrounded): voi
 }
 
 /**
- * What surrounds each clause of a letter, as numbers in the order of `SURROUNDINGS`: what its wording scores, what those before
- * and behind it score, what else is in the letter, where it stands, and its plain form.
- * @param scores of each clause by its wording: one for each sense, nothing first
+ * What surrounds the clauses of a letter: what those before and behind are worded like, what else is in the letter, where each
+ * stands, and its plain form.
  */
-export function surroundingsOf(clauses: readonly Surrounded[], scores: readonly (readonly number[])[]): number[][] {
-  const highest = new HighestShares(scores);
-  const last = clauses.length - 1;
-  return clauses.map((clause, i) => {
+export class Surroundings {
+  private readonly highest: HighestShares;
+
+  /** @param scores of each clause by its wording: one for each sense, nothing first */
+  constructor(
+    private readonly clauses: readonly Surrounded[],
+    private readonly scores: readonly (readonly number[])[],
+  ) {
+    this.highest = new HighestShares(scores);
+  }
+
+  /** The numbers of a clause, or of another in its place, in the order of `SURROUNDINGS`. */
+  of(place: number, clause = this.clauses[place]!, own = this.scores[place]!): number[] {
+    const { clauses, scores, highest } = this;
+    const last = clauses.length - 1;
     const numbers: number[] = [];
-    addOverNothing(numbers, scores[i]);
-    addOverNothing(numbers, scores[i - 1]);
-    addOverNothing(numbers, scores[i + 1]);
-    numbers.push(said(i === 0), said(i === last));
-    numbers.push(said(clauses[i - 1]?.block === clause.block), said(clauses[i + 1]?.block === clause.block));
-    for (let k = 0; k < KINDS.length; k += 1) numbers.push(highest.besides(i, k));
-    numbers.push(highest.nothingBesides(i));
-    numbers.push(said(i === 1), i / clauses.length);
+    addOverNothing(numbers, own);
+    addOverNothing(numbers, scores[place - 1]);
+    addOverNothing(numbers, scores[place + 1]);
+    numbers.push(said(place === 0), said(place === last));
+    numbers.push(said(clauses[place - 1]?.block === clause.block), said(clauses[place + 1]?.block === clause.block));
+    for (let k = 0; k < KINDS.length; k += 1) numbers.push(highest.besides(place, k));
+    numbers.push(highest.nothingBesides(place));
+    numbers.push(said(place === 1), place / clauses.length);
     numbers.push(Math.min(clauses.length, MOST_CLAUSES_COUNTED) / MOST_CLAUSES_COUNTED, said(last === 0));
     addForm(numbers, clause);
     return numbers;
-  });
+  }
 }

@@ -2,7 +2,7 @@ import { describe, expect, test } from "vitest";
 import { clausesIn } from "../clauses";
 import { LEARNT_WORDING } from "./learnt";
 import { asShares, type WordingWeights } from "./shares";
-import { SURROUNDINGS, surroundingsOf } from "./surroundings";
+import { SURROUNDINGS, Surroundings } from "./surroundings";
 import { weighLetter } from "./weigh-letter";
 import { weighWording } from "./weigh-wording";
 
@@ -17,9 +17,11 @@ describe("what surrounds a clause", () => {
     [1, 9, 1, 0, 0],
     [3, 0, 0, 0, 1],
   ];
-  const [first, second, third] = surroundingsOf(clauses, scores).map(asRecord);
+  const surroundings = new Surroundings(clauses, scores);
+  const all = clauses.map((_, place) => surroundings.of(place));
+  const [first, second, third] = all.map(asRecord);
   test("has a number for every name", () => {
-    for (const numbers of surroundingsOf(clauses, scores)) {
+    for (const numbers of all) {
       expect(numbers).toHaveLength(SURROUNDINGS.length);
       expect(numbers.every(Number.isFinite)).toBe(true);
     }
@@ -75,6 +77,13 @@ test("a clause read in the place of another weighs what it would weigh there", (
   const instead = weighLetter(clauses, LEARNT_WORDING).instead(1, other);
   expect(instead).toEqual(weighLetter(clauses.with(1, other), LEARNT_WORDING).at[1]);
   expect(instead).not.toEqual(weighLetter(clauses, LEARNT_WORDING).at[1]);
+});
+
+test("a clause read in its own place weighs what it weighed, in each of 600 places", () => {
+  const clauses = clausesOf("Ruben, it rained all day in the valley.\n".repeat(600));
+  const letter = weighLetter(clauses, LEARNT_WORDING);
+  expect(clauses).toHaveLength(600);
+  for (const [place, clause] of clauses.entries()) expect(letter.instead(place, clause)).toEqual(letter.at[place]);
 });
 
 test("the same words weigh more for an ask behind trouble than in a letter of small talk", () => {

@@ -1,5 +1,5 @@
 import type { SurroundingsWeights, WordingWeights } from "./shares";
-import { type Surrounded, surroundingsOf } from "./surroundings";
+import { type Surrounded, Surroundings } from "./surroundings";
 import { weighWording } from "./weigh-wording";
 
 function weighed({ bias, ofMeasured }: SurroundingsWeights, measured: readonly number[]): number[] {
@@ -38,12 +38,10 @@ export function weighLetter(clauses: readonly Surrounded[], learnt: WordingWeigh
       at: alone.map((scores) => withDoubt(scores, doubt)),
       instead: (_, clause) => withDoubt(weighWording(clause, learnt), doubt),
     };
+  const surroundings = new Surroundings(clauses, alone);
   return {
-    at: surroundingsOf(clauses, alone).map((measured) => withDoubt(weighed(inLetter, measured), doubt)),
-    instead(place, clause) {
-      const others = clauses.with(place, clause);
-      const scores = alone.with(place, weighWording(clause, learnt));
-      return withDoubt(weighed(inLetter, surroundingsOf(others, scores)[place]!), doubt);
-    },
+    at: clauses.map((_, place) => withDoubt(weighed(inLetter, surroundings.of(place)), doubt)),
+    instead: (place, clause) =>
+      withDoubt(weighed(inLetter, surroundings.of(place, clause, weighWording(clause, learnt))), doubt),
   };
 }
