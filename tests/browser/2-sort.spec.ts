@@ -17,7 +17,7 @@ const LETTER = mailFile("bolts.eml", [
   "",
   "Hello Ines,",
   "",
-  "Could Kofi order forty bolts by Friday? The old ones were cracked.",
+  "Could Kofi order forty bolts by Friday? The last box came in the wrong size.",
   "",
   "Dov",
   "--b",

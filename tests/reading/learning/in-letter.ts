@@ -22,7 +22,7 @@ const SETS: readonly string[] = [...LETTER_SETS, ...CONVERSATION_SETS, ...MARKED
 
 /** Labelled clauses of letters with what surrounds them, weighed by wording that was not learnt from them. */
 async function examplesIn(sets: readonly string[], wording: WordingWeights): Promise<Example[]> {
-  const letters = (await Promise.all(sets.map(lettersOfSet))).flat();
+  const letters = (await Promise.all(sets.map(lettersOfSet))).flat().filter(({ length }) => length > 1);
   return letters.flatMap((labelled) => {
     const clauses = labelled.map(({ clause }) => clause);
     const surroundings = new Surroundings(

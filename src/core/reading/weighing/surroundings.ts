@@ -14,7 +14,7 @@ export const SURROUNDINGS: readonly string[] = [
   ...["nothing before", "nothing behind", "paragraph goes on from before", "paragraph goes on behind"],
   ...KINDS.map((kind) => `elsewhere: ${kind}`),
   "elsewhere: how much is nothing",
-  ...["second", "how far down", "length of the letter", "the only one"],
+  ...["second", "how far down", "length of the letter"],
   ...[
     "behind a lead",
     "on a list",
@@ -29,9 +29,6 @@ export const SURROUNDINGS: readonly string[] = [
 
 /** Scores beyond this say no more. */
 const MOST = 6;
-
-/** Where there is no other clause. */
-const HALF = 0.5;
 
 const MOST_CLAUSES_COUNTED = 20;
 const MOST_WORDS_COUNTED = 40;
@@ -75,8 +72,7 @@ class HighestShares {
 
   /** How much of the others is nothing, from 0 to 1: a letter of talk is known by that. */
   nothingBesides(place: number): number {
-    const others = this.nothing.length - 1;
-    return others === 0 ? HALF : (this.allNothing - this.nothing[place]!) / others;
+    return (this.allNothing - this.nothing[place]!) / (this.nothing.length - 1);
   }
 
   besides(place: number, kind: number): number {
@@ -101,7 +97,7 @@ function addForm(numbers: number[], { text, lead, isListItem }: Surrounded): voi
 }
 
 /**
- * What surrounds the clauses of a letter: what those before and behind are worded like, what else is in the letter, where each
+ * What surrounds the clauses of a letter of two or more: what those before and behind are worded like, what else is in the letter, where each
  * stands, and its plain form.
  */
 export class Surroundings {
@@ -128,7 +124,7 @@ export class Surroundings {
     for (let k = 0; k < KINDS.length; k += 1) numbers.push(highest.besides(place, k));
     numbers.push(highest.nothingBesides(place));
     numbers.push(said(place === 1), place / clauses.length);
-    numbers.push(Math.min(clauses.length, MOST_CLAUSES_COUNTED) / MOST_CLAUSES_COUNTED, said(last === 0));
+    numbers.push(Math.min(clauses.length, MOST_CLAUSES_COUNTED) / MOST_CLAUSES_COUNTED);
     addForm(numbers, clause);
     return numbers;
   }

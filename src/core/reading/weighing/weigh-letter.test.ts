@@ -59,6 +59,11 @@ test("what is learnt of surroundings weighs each clause by them; where nothing i
   expect(at[1]![1]).toBeCloseTo(Math.max(-6, Math.min(6, trouble! - nothing!)));
 });
 
+test("a letter of one sentence is weighed by its wording alone", () => {
+  const clauses = clausesOf("The slabs came cracked.");
+  expect(weighLetter(clauses, LEARNT_WORDING).at).toEqual([weighWording(clauses[0]!, LEARNT_WORDING)]);
+});
+
 test("doubt speaks for nothing in every clause, with surroundings and without", () => {
   const clauses = clausesOf("The tank leaks. Could you ring the plumber?");
   for (const learnt of [LEARNT_WORDING, { ...LEARNT_WORDING, inLetter: null }]) {

@@ -33,7 +33,8 @@ function withDoubt(scores: readonly number[], doubt: number): readonly number[] 
 export function weighLetter(clauses: readonly Surrounded[], learnt: WordingWeights, doubt = 0): WeighedLetter {
   const alone = clauses.map((clause) => weighWording(clause, learnt));
   const { inLetter } = learnt;
-  if (!inLetter)
+  // Of a letter of one sentence nothing can be said by what surrounds it.
+  if (!inLetter || clauses.length < 2)
     return {
       at: alone.map((scores) => withDoubt(scores, doubt)),
       instead: (_, clause) => withDoubt(weighWording(clause, learnt), doubt),
