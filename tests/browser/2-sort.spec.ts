@@ -17,7 +17,7 @@ const LETTER = mailFile("bolts.eml", [
   "",
   "Hello Ines,",
   "",
-  "Could Kofi order forty bolts by Friday? The last box came in the wrong size.",
+  "Could Kofi order forty bolts by Friday? Two of the beams arrived damaged.",
   "",
   "Dov",
   "--b",
