@@ -6,6 +6,7 @@ import { createContext, type ReactNode, useContext, useEffect, useRef, useState 
 import type { WorkingCalendar } from "../../core/time/day";
 import { dayOf, type Moment } from "../../core/time/moment";
 import type { HouseView } from "../../core/views/views";
+import { askAnew } from "./ask-anew";
 
 const House = createContext<HouseView | null>(null);
 const Now = createContext<number>(0);
@@ -51,16 +52,16 @@ export function LiveScreens() {
   const station = usePathname().split("/")[1];
   const before = useRef(station);
   useEffect(() => {
-    if (before.current !== station) void queries.invalidateQueries();
+    if (before.current !== station) void askAnew(queries);
     before.current = station;
   }, [queries, station]);
   const [isLost, setIsLost] = useState(false);
   useEffect(() => {
     const source = new EventSource("/api/live");
     let lostTimer: ReturnType<typeof setTimeout> | undefined;
-    source.addEventListener("changed", () => void queries.invalidateQueries());
+    source.addEventListener("changed", () => void askAnew(queries));
     // The server says from where on it tells of changes; everything before that is asked for here.
-    source.addEventListener("hello", () => void queries.invalidateQueries());
+    source.addEventListener("hello", () => void askAnew(queries));
     source.addEventListener("open", () => {
       clearTimeout(lostTimer);
       setIsLost(false);

@@ -2,6 +2,7 @@
 
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useRef } from "react";
+import { askAnew } from "./ask-anew";
 import { type Acted, act, ServerSaysNo } from "./client";
 import { useSay } from "./says";
 
@@ -47,7 +48,7 @@ export function useActs(): {
                   : undefined,
             });
           }
-          await queries.invalidateQueries();
+          await askAnew(queries);
           return true;
         } catch (error) {
           takeBack?.();
@@ -55,7 +56,7 @@ export function useActs(): {
             text: error instanceof ServerSaysNo ? error.message : "Something went wrong. Nothing was changed.",
             isFault: true,
           });
-          void queries.invalidateQueries();
+          void askAnew(queries);
           return false;
         }
       });

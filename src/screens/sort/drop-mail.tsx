@@ -2,6 +2,7 @@
 
 import { useQueryClient } from "@tanstack/react-query";
 import { type ReactNode, useRef, useState } from "react";
+import { askAnew } from "../parts/ask-anew";
 
 interface Fault {
   readonly source: string;
@@ -90,7 +91,7 @@ export function DropMail({ children }: { children: (choose: () => void) => React
       before += file.size;
       show(0, file === files.at(-1));
     }
-    void queries.invalidateQueries();
+    void askAnew(queries);
   };
 
   return (

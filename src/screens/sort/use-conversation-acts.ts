@@ -6,6 +6,7 @@ import { readLine } from "../../core/tasks/read-line";
 import { sayMomentFully } from "../../core/time/say-day";
 import type { ConversationView, SlipView } from "../../core/views/views";
 import { whoSees } from "../../core/views/who-sees";
+import { askAnew } from "../parts/ask-anew";
 import { useHouse, useToday } from "../parts/house";
 import { useActs } from "../parts/use-acts";
 import type { HandingOver } from "../tasks/hand-over";
@@ -194,7 +195,7 @@ export function useConversationActs(
     void run(
       "back to Sort",
       { conversationId: id },
-      { says: () => "Back in Sort.", onDone: () => void queries.invalidateQueries() },
+      { says: () => "Back in Sort.", onDone: () => void askAnew(queries) },
     );
   const split = (letterId: string) =>
     void run("split", { letterId }, { says: () => "From this letter on it is a conversation of its own." });
