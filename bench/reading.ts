@@ -6,7 +6,7 @@ import { newText } from "../src/core/letters/new-text";
 import { parseLetter } from "../src/core/letters/parse-letter";
 import { PLAIN_READING, readLetter } from "../src/core/reading/read-letter";
 import { corpus } from "../tests/outside/pick";
-import { realLetters } from "../tests/outside/real-letters";
+import { REAL_LETTERS, realLetters } from "../tests/outside/real-letters";
 import { CONVERSATION_SETS, scoreFollowing } from "../tests/reading/conversations";
 import { LETTER_SETS, labelledLetters, PEOPLE, UNLEARNT_SET } from "../tests/reading/labelled";
 import { learnFollowing } from "../tests/reading/learning/examples";
@@ -48,7 +48,7 @@ for (const set of LETTER_SETS.filter((one) => one !== UNLEARNT_SET)) {
   say(`letters, set ${set}, held back from what is learnt of wording`, reading);
 }
 
-const real = scoreReading(await realLetters(), undefined, { people: nobody, readsLists: true });
+const real = scoreReading(await realLetters(REAL_LETTERS), undefined, { people: nobody, readsLists: true });
 say("letters of real people", { ...real, mistakes: real.mistakes.length });
 for (const one of real.mistakes) process.stdout.write(`  ${one}\n`);
 

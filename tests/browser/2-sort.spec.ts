@@ -17,7 +17,7 @@ const LETTER = mailFile("bolts.eml", [
   "",
   "Hello Ines,",
   "",
-  "Could Kofi order forty bolts by Friday? Two of the beams arrived damaged.",
+  "Could Kofi order forty bolts by Friday? Four of the last ones came cracked.",
   "",
   "Dov",
   "--b",

@@ -2,31 +2,44 @@ import fs from "node:fs";
 import path from "node:path";
 import { parseLetter } from "@/core/letters/parse-letter";
 import type { SlipKind } from "@/core/reading/slip";
+import { KIND_MARKS } from "../reading/kind-marks";
 import type { LabelledLetter } from "../reading/labelled";
 import { corpus } from "./pick";
 
-const KINDS: Readonly<Record<string, SlipKind>> = { a: "ask", q: "question", p: "promise", t: "trouble" };
+/** Letters of real people with the kinds of their passages, labelled by hand: those that nothing is learnt from. */
+export const REAL_LETTERS = path.join(import.meta.dirname, "real-letters.txt");
 
-/** Letters of real people with the kinds of their passages, labelled by hand (real-letters.txt). */
-export async function realLetters(): Promise<LabelledLetter[]> {
-  const lines = fs
-    .readFileSync(path.join(import.meta.dirname, "real-letters.txt"), "utf8")
-    .trim()
-    .split("\n");
-  const marked = new Map<string, { kind: SlipKind; quote: string }[]>();
+/** Digits by which a letter of the corpus goes. */
+const NUMBER = /^\d{5}/;
+
+/** The numbers of a file's letters, each with its labels. */
+function labelsIn(file: string): ReadonlyMap<string, readonly { kind: SlipKind; quote: string }[]> {
+  const labels = new Map<string, { kind: SlipKind; quote: string }[]>();
   let open: { kind: SlipKind; quote: string }[] = [];
-  for (const line of lines)
-    if (/^\d{5}\./.test(line)) {
+  for (const line of fs.readFileSync(file, "utf8").trim().split("\n"))
+    if (NUMBER.test(line)) {
       open = [];
-      marked.set(line, open);
-    } else if (marked.size > 0) open.push({ kind: KINDS[line[0]!]!, quote: line.slice(2) });
+      labels.set(line, open);
+    } else if (labels.size > 0) open.push({ kind: KIND_MARKS[line[0]!]!, quote: line.slice(2) });
+  return labels;
+}
+
+/** The numbers of the letters that a file labels. */
+export function numbersIn(file: string): readonly string[] {
+  return [...labelsIn(file).keys()];
+}
+
+/** The letters that a file labels. */
+export async function realLetters(file: string): Promise<LabelledLetter[]> {
+  const labelled = labelsIn(file);
   const letters: LabelledLetter[] = [];
   for (const { name, raw } of corpus(2_500)) {
-    const labels = marked.get(name);
+    const number = NUMBER.exec(name)?.[0] ?? "";
+    const labels = labelled.get(number);
     const parsed = labels && (await parseLetter(raw));
     if (labels && parsed?.ok)
       letters.push({
-        name: name.slice(0, 5),
+        name: number,
         letter: parsed.letter,
         labels: labels.map((label) => ({ ...label, owner: null, due: [], priority: "normal" })),
       });

@@ -71,8 +71,8 @@ function beginsWithCapitals(text: string): boolean {
 /** No mail program folds lines longer than this; whoever has them writes a paragraph a line. */
 const FOLDED_AT = 90;
 
-/** Characters to which lines are folded at the least. */
-const NARROWEST_FOLD = 60;
+/** Characters to which lines are folded at the least; common practice is 66 to 78 (RFC 5322 section 2.1.1 asks for no more). */
+const NARROWEST_FOLD = 66;
 
 /** A line below this share of the width was ended on purpose, whatever follows. */
 const SHORT_LINE = 0.7;

@@ -6,7 +6,7 @@ export function isNoAsk(text: string, bare: string): boolean {
   if (/\?$/.test(text)) return true;
   return (
     /^(?:i|we) (?:will|shall|am going|have to|must|need to|should|want to)\b/i.test(bare) &&
-    !/^(?:(?:we|i) (?:will|shall)(?: also| still| then| now)? (?:need|require)\b|we (?:must|need to|should|have to)|i must have|i need to (?:have|know|get|see|hear|receive))\b/i.test(
+    !/^(?:(?:we|i) (?:will|shall)(?: also| still| then| now)? (?:need|require|have to (?:know|get|see|hear|receive))\b|we (?:must|need to|should|have to)|i must have|i need to (?:have|know|get|see|hear|receive))\b/i.test(
       bare,
     )
   );

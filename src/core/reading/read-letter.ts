@@ -13,6 +13,7 @@ import { estimateOf, speaksOfWorkBefore } from "./estimate";
 import { hasteIn } from "./haste";
 import { type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
+import { asOneItem, goesOn } from "./one-item";
 import { calledAt, greetedIn, ownerOf } from "./owner";
 import { priorityOf } from "./priority";
 import { KIND_RULES } from "./rules/list";
@@ -29,7 +30,7 @@ import { weighLetter } from "./weighing/weigh-letter";
 const MOST_SLIPS = 40;
 
 /** What speaks for nothing in letters of discussion lists, in the logarithm of odds: most of them is talk, and to nobody in particular. */
-const DOUBT_ON_LISTS = 2;
+const DOUBT_ON_LISTS = 1;
 
 /** Characters of new text that are read. */
 const MOST_TEXT_READ = 60_000;
@@ -300,7 +301,10 @@ export function readLetter(
       estimate: null,
       haste: due && hasteIn(due.words),
     };
-    slips.push(estimate ? withEstimate(slip, estimate) : slip);
+    const whole = estimate ? withEstimate(slip, estimate) : slip;
+    if (last && lastBlock === clause.block && goesOn(last, whole, letter.text))
+      slips[slips.length - 1] = asOneItem(last, whole);
+    else slips.push(whole);
     lastBlock = clause.block;
   }
   return slips;

@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import type { Letter } from "../letters/letter";
 import { splitText } from "../letters/split-text";
 import { readLetter } from "./read-letter";
-import type { People } from "./slip";
+import { isSure, type People } from "./slip";
 
 // A bakery and its suppliers: another trade than the demo's, written for these tests.
 const person = (name: string) => ({ id: name, name, address: `${name.split(" ")[0]!.toLowerCase()}@crumb.example` });
@@ -81,6 +81,36 @@ test("one sentence with two asks is two slips", () => {
     ["ask", "2026-03-05"],
     ["ask", null],
   ]);
+});
+
+test("what one sentence says of one kind, for one person, by one day, is one slip; another sentence is another", () => {
+  const text = "The oven is broken, and the mixer has burst. The van is stuck.";
+  expect(short(text)).toEqual([
+    ["trouble", "The oven is broken, and the mixer has burst.", null, null, "normal"],
+    ["trouble", "The van is stuck.", null, null, "normal"],
+  ]);
+  expect(short("Please weigh the sacks; please mark the bags.")).toEqual([
+    ["ask", "Please weigh the sacks; please mark the bags.", "anna", null, "normal"],
+  ]);
+  expect(read("Please weigh the sacks; please mark the bags.")[0]?.title).toBe("Weigh the sacks and mark the bags");
+});
+
+test("short lines that no mail program would have folded are lines of their own", () => {
+  const text = "the oven's repaired, the mixer too, and it runs quietly\ncan you send us the bill";
+  expect(short(text).map(([kind, words]) => [kind, words])).toEqual([["ask", "can you send us the bill"]]);
+});
+
+test("a plain report right behind an ask is trouble, and sure", () => {
+  const reports = [
+    "Four of the last ones came cracked.",
+    "The last delivery never arrived.",
+    "The client is not happy.",
+  ];
+  for (const report of reports) {
+    const slips = read(`Could Ben order forty sacks by Friday? ${report}`);
+    expect(slips.map(({ kind }) => kind)).toEqual(["ask", "trouble"]);
+    expect([report, isSure(slips[1]!)]).toEqual([report, true]);
+  }
 });
 
 test("a question behind a statement is a slip of its own; one that is led into is not cut", () => {

@@ -17,8 +17,8 @@ const ROUNDS = 100;
 /** Strength of the penalty, for numbers that have a spread of one. */
 const STRENGTH = 60;
 
-/** Sets of whole letters. Public lists would teach that long letters ask nothing. */
-const SETS: readonly string[] = [...LETTER_SETS, ...CONVERSATION_SETS, ...MARKED_SETS];
+/** Sets of whole letters. Of public lists only labelled ones: what no rule finds in the others would teach that long letters ask nothing. */
+const SETS: readonly string[] = [...LETTER_SETS, ...CONVERSATION_SETS, ...MARKED_SETS, "lists"];
 
 /** Labelled clauses of letters with what surrounds them, weighed by wording that was not learnt from them. */
 async function examplesIn(sets: readonly string[], wording: WordingWeights): Promise<Example[]> {

@@ -3,6 +3,7 @@ import path from "node:path";
 import type { Letter } from "@/core/letters/letter";
 import { parseLetter } from "@/core/letters/parse-letter";
 import type { SlipKind } from "@/core/reading/slip";
+import { KIND_MARKS } from "../kind-marks";
 
 /** A letter in which the passages of each kind are marked. */
 export interface MarkedLetter {
@@ -15,8 +16,6 @@ const FOLDER = path.join(import.meta.dirname, "letters");
 /** The files of marked letters, which are sets as the labelled letters are. */
 export const MARKED_SETS = fs.readdirSync(FOLDER).map((name) => name.replace(/\.txt$/, ""));
 
-const KINDS: Readonly<Record<string, SlipKind>> = { a: "ask", q: "question", p: "promise", t: "trouble" };
-
 const MARK = /\{([aqpt])\| ([^}]+)\}/g;
 
 /** The letters of a file, each with what is marked in it: "{a| Send the list.}" is an ask. */
@@ -28,7 +27,7 @@ export async function markedLetters(set: string): Promise<MarkedLetter[]> {
         "From: writer@theirs.example\r\nTo: reader@ours.example\r\nContent-Type: text/plain; charset=utf-8\r\n";
       const parsed = await parseLetter(Buffer.from(`${head}\r\n${text.replace(MARK, "$2")}`));
       if (!parsed.ok) throw new Error(parsed.why);
-      const marked = [...text.matchAll(MARK)].map(([, kind, quote]) => ({ quote: quote!, is: KINDS[kind!]! }));
+      const marked = [...text.matchAll(MARK)].map(([, kind, quote]) => ({ quote: quote!, is: KIND_MARKS[kind!]! }));
       return { letter: parsed.letter, marked };
     }),
   );

@@ -9,8 +9,10 @@ import { SENSES, type Sense } from "@/core/reading/weighing/sense";
 import type { Weights, WordingWeights } from "@/core/reading/weighing/shares";
 import { wordingOf, wordsOf } from "@/core/reading/weighing/wording";
 import { corpus } from "../../outside/pick";
+import { numbersIn, REAL_LETTERS, realLetters } from "../../outside/real-letters";
 import { CONVERSATION_SETS, labelledConversations } from "../conversations";
-import { LETTER_SETS, labelledLetters, UNLEARNT_SET } from "../labelled";
+import { KIND_MARKS } from "../kind-marks";
+import { type LabelledLetter, LETTER_SETS, labelledLetters, UNLEARNT_SET } from "../labelled";
 import { labelledSentences } from "../sentences";
 import { type Example, learn } from "./logistic";
 import { MARKED_SETS, markedLetters } from "./marked-letters";
@@ -34,10 +36,13 @@ interface Marked {
 
 const FOLDER = path.join(import.meta.dirname, "passages");
 
+/** Letters of discussion lists that are labelled to be learnt from. */
+const LISTS = path.join(import.meta.dirname, "lists.txt");
+
 /** The files of labelled passages, which are sets as the letters and conversations are. */
 export const PASSAGE_SETS = fs.readdirSync(FOLDER).map((name) => name.replace(/\.txt$/, ""));
 
-const LETTERS: Readonly<Record<string, Sense>> = { a: "ask", q: "question", p: "promise", t: "trouble", n: "nothing" };
+const MARKS: Readonly<Record<string, Sense>> = { ...KIND_MARKS, n: "nothing" };
 
 const whole = (text: string): TextPart[] => [{ kind: "new", start: 0, end: text.length }];
 
@@ -68,6 +73,13 @@ function labelled({ text, parts }: Letter, marked: readonly Marked[]): LabelledC
   });
 }
 
+function ofLabels({ letter, labels }: LabelledLetter): LabelledClauses {
+  return labelled(
+    letter,
+    labels.map(({ quote, kind }) => ({ quote, is: kind })),
+  );
+}
+
 /** What a change says, taken as a letter by itself; null where that is open. */
 const SAID_BY_CHANGE: Readonly<Record<string, Sense | null>> = {
   promised: "promise",
@@ -78,13 +90,8 @@ const SAID_BY_CHANGE: Readonly<Record<string, Sense | null>> = {
 /** The labelled letters of a set, of single ones or of conversations; none where the set is of passages by themselves. */
 export async function lettersOfSet(set: string): Promise<LabelledClauses[]> {
   const letters = LETTER_SETS.find((one) => one === set);
-  if (letters)
-    return (await labelledLetters(letters)).map(({ letter, labels }) =>
-      labelled(
-        letter,
-        labels.map(({ quote, kind }) => ({ quote, is: kind })),
-      ),
-    );
+  if (letters) return (await labelledLetters(letters)).map(ofLabels);
+  if (set === "lists") return (await realLetters(LISTS)).map(ofLabels);
   const conversations = CONVERSATION_SETS.find((one) => one === set);
   if (conversations)
     return (await labelledConversations(conversations))
@@ -110,7 +117,7 @@ export async function passagesOfSet(set: string): Promise<Passage[]> {
     .trim()
     .split(/\n+/)
     .flatMap((line) => {
-      const is = LETTERS[line[0]!];
+      const is = MARKS[line[0]!];
       if (!is || line[1] !== " ") throw new Error(`Not labelled: “${line}”.`);
       return single(line.slice(2), is);
     });
@@ -136,8 +143,9 @@ const NOBODY: LetterGround = { writer: null, to: [], people: { team: [], outside
  */
 async function talkOfStrangers(): Promise<LabelledClauses[]> {
   const letters: LabelledClauses[] = [];
-  for (const [i, { raw }] of corpus(2_500).entries()) {
-    if (i % ONE_LETTER_IN !== 0) continue;
+  const labelledOnes = new Set([...numbersIn(REAL_LETTERS), ...numbersIn(LISTS)]);
+  for (const [i, { name, raw }] of corpus(2_500).entries()) {
+    if (i % ONE_LETTER_IN !== 0 || labelledOnes.has(name.slice(0, 5))) continue;
     const parsed = await parseLetter(raw);
     if (!parsed.ok) continue;
     const clauses = clausesIn(parsed.letter.text, parsed.letter.parts).slice(0, MOST_OF_A_LETTER);
@@ -153,6 +161,7 @@ export const ALL_SETS: readonly string[] = [
   ...LETTER_SETS.filter((set) => set !== UNLEARNT_SET),
   ...CONVERSATION_SETS,
   ...MARKED_SETS,
+  "lists",
   "sentences",
   ...PASSAGE_SETS,
   "public",

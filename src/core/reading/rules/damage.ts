@@ -1,9 +1,7 @@
+import { HARMED } from "../harmed";
 import type { KindRule } from "../kind-rule";
 import { toldIn } from "../not-trouble";
 
-/** States of harm: they count where something is said to be in them. */
-const HARMED =
-  "broken|cracked|bent|damaged|smashed|torn|ripped|snapped|shattered|chipped|dented|stained|faulty|defective|jammed|corrupt(?:ed)?|rotten|mould(?:y)?|moldy|rusted|rusty|warped|scratched|burst|flooded|soaked|rained on|stolen|vandalised|vandalized|ruined|spoil(?:ed|t)|contaminated|injured|unsafe|dangerous|burnt|burned (?:down|out|through)|blown|fused|frayed|clogged|blocked|frozen|unreadable|illegible|blurred|blurry|unusable|useless|worthless|void|dead|missing|crashed|leaking|dripping";
 /** What things do that go wrong. */
 const FAILING =
   /\b(?:broke(?: down)?|tore|leaks?|leaked|drips?|jams|crashes|crashed|burst|flooded|collapsed|overheats?|flickers?|squeaks?|rattles?|wobbles?|sags?|peels?|hums|stinks|smells of|spoils|died|(?:had|was in|caused|an?) (?:an )?accident)\b/i;

@@ -7,12 +7,16 @@ import { colleague } from "./colleague";
 import { damage } from "./damage";
 import { duty } from "./duty";
 import { forSomebody } from "./for-somebody";
+import { givenTo } from "./given-to";
+import { goodsHarmed } from "./goods-harmed";
+import { goodwill } from "./goodwill";
 import { indirectQuestion } from "./indirect-question";
 import { listPoint } from "./list-point";
 import { meansLack } from "./means-lack";
 import { need } from "./need";
 import { nothing } from "./nothing";
 import { order } from "./order";
+import { orderForThing } from "./order-for-thing";
 import { owed } from "./owed";
 import { peopleSuffer } from "./people-suffer";
 import { please } from "./please";
@@ -34,11 +38,13 @@ export const KIND_RULES: readonly KindRule[] = [
   whoever,
   colleague,
   forSomebody,
+  givenTo,
   listPoint,
   polite, // an ask put as a question is an ask
   please,
   suggested,
   reminder,
+  orderForThing,
   order,
   owed,
   need,
@@ -48,7 +54,9 @@ export const KIND_RULES: readonly KindRule[] = [
   promise,
   undertaking,
   willCome,
-  damage, // trouble last: a clause that asks or promises is that first
+  goodsHarmed, // trouble last: a clause that asks or promises is that first
+  goodwill,
+  damage,
   amiss,
   behind,
   unhappy,

@@ -17,7 +17,7 @@ const IF_FIRST =
 /** "Send me the measurements", "Don't forget the life jackets". */
 export const order: KindRule = {
   name: "an order",
-  confidence: 0.85,
+  confidence: 0.75,
   says: "ask",
   find({ text }) {
     const bare = bareClause(text);

@@ -47,6 +47,11 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The invoice needs to be paid this week.",
     "You will have to haul her out.",
     "Kindly return the key to the office.",
+    "Chandler to price the winches.",
+    "The bosun to check every shackle by Friday.",
+    "Hoist the ensign.",
+    "The harbour office wants an answer from you.",
+    "We shall have to know her draught.",
   ],
   question: [
     "When does the tide turn?",
@@ -67,6 +72,10 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Leave it with me.",
     "We'll have her afloat by the weekend.",
     "I promise to return the clamps.",
+    "You get the keys on Friday.",
+    "The crane is with you on Monday.",
+    "The certificate will be in the post.",
+    "Our insurers pay for the mast.",
   ],
   trouble: [
     "The mast is cracked below the spreader.",
@@ -78,6 +87,9 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The delivery from the chandler never arrived.",
     "There is a leak at the stern gland.",
     "Half the screws are missing.",
+    "Three of the blocks came cracked.",
+    "The rudder has still not turned up.",
+    "The buyer of the ketch is not at all amused.",
   ],
   nothing: [
     "Yes, go ahead whenever it suits you.",
@@ -98,6 +110,11 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "I was away last week.",
     "See you on Saturday.",
     "The rudder was replaced already.",
+    "Thanks to Rosa for the soup.",
+    "Good to see her afloat.",
+    "We hauled her out and found no leaks.",
+    "You'll have heard the news from the regatta.",
+    "If it helps, we can lift her a day earlier.",
   ],
 };
 

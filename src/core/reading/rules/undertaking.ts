@@ -32,6 +32,10 @@ const BOUND = phrases(`
   (?:goes|go) (?:in|into) the post (?:today|tomorrow|tonight|this|next|on|by|first)
   (?:goes|go) out (?:from us |to you )?${WHEN}
   (?:comes|come) to you ${WHEN}
+  you (?:get|find|receive|have) (?:the|your|it|them|our|my|an?|all) .{0,60}${WHEN}
+  (?:'s|is|are|will be|'ll be) with you ${WHEN}
+  (?:will|'ll) be in (?:the post|the mail|(?:the )?next \\p{L}+)
+  (?:our|my) (?:insur(?:ers?|ance)|company|office|bank|firm|house) (?:pays?|covers?|refunds?|settles?|bears?)
   (?:it|they|that|the \\p{L}+) (?:goes|go) (?:in|back|out|to (?:the|a|our)) .{0,40} ?${WHEN}
 `);
 

@@ -92,3 +92,16 @@ describe("what a clause is judged to be", () => {
     expect(judged("Mend the pipe.", [], NO_WORDING)).toBeNull();
   });
 });
+
+test("in doubt a clause is nothing, and trouble has to be plainer than the other kinds", () => {
+  const speaksFor = (sense: number, by: number): WordingWeights => ({
+    ...learnt,
+    bias: SENSES.map((_, k) => (k === sense ? by : 0)),
+    weights: {},
+  });
+  const needed = SENSES.slice(1).map((_, i) =>
+    [0.5, 1, 1.5, 2, 2.5, 3].find((by) => judged("Something", [], speaksFor(i + 1, by)) !== null),
+  );
+  // Half of the share is needed: e^1.5 against e^0.6 + 2 + e^-0.6; trouble e^(2.5 - 0.6) against e^0.6 + 3.
+  expect(needed).toEqual([1.5, 1.5, 1.5, 2.5]);
+});

@@ -80,7 +80,9 @@ test("a clause read in the place of another weighs what it would weigh there", (
   const clauses = clausesOf("The tank leaks. Ruben, ring the plumber. We will be in all day.");
   const other = { ...clauses[1]!, text: "ring the plumber." };
   const instead = weighLetter(clauses, LEARNT_WORDING).instead(1, other);
-  expect(instead).toEqual(weighLetter(clauses.with(1, other), LEARNT_WORDING).at[1]);
+  const there = weighLetter(clauses.with(1, other), LEARNT_WORDING).at[1]!;
+  expect(instead).toHaveLength(there.length);
+  for (const [k, weight] of instead.entries()) expect(weight).toBeCloseTo(there[k]!, 9);
   expect(instead).not.toEqual(weighLetter(clauses, LEARNT_WORDING).at[1]);
 });
 
