@@ -8,7 +8,7 @@ import { PLAIN_READING, readLetter } from "../src/core/reading/read-letter";
 import { corpus } from "../tests/outside/pick";
 import { REAL_LETTERS, realLetters } from "../tests/outside/real-letters";
 import { CONVERSATION_SETS, scoreFollowing } from "../tests/reading/conversations";
-import { LETTER_SETS, labelledLetters, PEOPLE, UNLEARNT_SET } from "../tests/reading/labelled";
+import { LETTER_SETS, labelledLetters, PEOPLE, UNLEARNT_SETS } from "../tests/reading/labelled";
 import { learnFollowing } from "../tests/reading/learning/examples";
 import { learnWording } from "../tests/reading/learning/in-letter";
 import { scoreReading } from "../tests/reading/score";
@@ -43,7 +43,7 @@ for (const set of CONVERSATION_SETS) {
   say(`${set}, held back from what is learnt`, following);
 }
 
-for (const set of LETTER_SETS.filter((one) => one !== UNLEARNT_SET)) {
+for (const set of LETTER_SETS.filter((one) => !UNLEARNT_SETS.includes(one))) {
   const { mistakes: _, ...reading } = scoreReading(await labelledLetters(set), await learnWording([set]));
   say(`letters, set ${set}, held back from what is learnt of wording`, reading);
 }

@@ -45,11 +45,11 @@ export function personKnown(key: string): Person {
 }
 
 /** The sets of labelled letters, by the file they stand in. */
-export const LETTER_SETS = ["a", "b", "c", "d", "e", "f", "g", "h", "i", "j", "k", "l", "m", "n", "o"] as const;
+export const LETTER_SETS = ["a", "b", "c", "d", "e", "f", "g", "h", "i", "j", "k", "l", "m", "n", "o", "p"] as const;
 export type LetterSet = (typeof LETTER_SETS)[number];
 
-/** The set from which nothing is learnt, and for which nothing is mended: it says what strangers' letters can expect. */
-export const UNLEARNT_SET = "o";
+/** The sets from which nothing is learnt, and for which nothing is mended: they say what strangers' letters can expect. */
+export const UNLEARNT_SETS: readonly LetterSet[] = ["o", "p"];
 
 const MARK = /\{(ask|question|promise|trouble); ?([\w-]+); ?([\d,-]+); ?(\w+) \| ([^}]+)\}/g;
 

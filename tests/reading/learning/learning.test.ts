@@ -6,7 +6,7 @@ import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
 import { judge, NO_WORDING } from "@/core/reading/weighing/sense";
 import type { WordingWeights } from "@/core/reading/weighing/shares";
 import { weighWording } from "@/core/reading/weighing/weigh-wording";
-import { labelledLetters, UNLEARNT_SET } from "../labelled";
+import { labelledLetters, UNLEARNT_SETS } from "../labelled";
 import { scoreReading } from "../score";
 import { labelledAnswers } from "./answers";
 import { learnFollowing } from "./examples";
@@ -67,7 +67,7 @@ test("passages that were held back are read for what they are more often than by
 }, 120_000);
 
 test("letters from which nothing is learnt are read better with wording than by the rules alone", async () => {
-  const letters = await labelledLetters(UNLEARNT_SET);
+  const letters = (await Promise.all(UNLEARNT_SETS.map(labelledLetters))).flat();
   const [alone, weighed] = [scoreReading(letters, NO_WORDING), scoreReading(letters)];
   console.log(
     `${alone.labels} labels: finding ${alone.finding.toFixed(3)} by the rules, ${weighed.finding.toFixed(3)} with wording`,

@@ -12,7 +12,7 @@ import { corpus } from "../../outside/pick";
 import { numbersIn, REAL_LETTERS, realLetters } from "../../outside/real-letters";
 import { CONVERSATION_SETS, labelledConversations } from "../conversations";
 import { KIND_MARKS } from "../kind-marks";
-import { type LabelledLetter, LETTER_SETS, labelledLetters, UNLEARNT_SET } from "../labelled";
+import { type LabelledLetter, LETTER_SETS, labelledLetters, UNLEARNT_SETS } from "../labelled";
 import { labelledSentences } from "../sentences";
 import { type Example, learn } from "./logistic";
 import { MARKED_SETS, markedLetters } from "./marked-letters";
@@ -158,7 +158,7 @@ async function talkOfStrangers(): Promise<LabelledClauses[]> {
 
 /** All sets of labelled passages that are learnt from. */
 export const ALL_SETS: readonly string[] = [
-  ...LETTER_SETS.filter((set) => set !== UNLEARNT_SET),
+  ...LETTER_SETS.filter((set) => !UNLEARNT_SETS.includes(set)),
   ...CONVERSATION_SETS,
   ...MARKED_SETS,
   "lists",

@@ -37,16 +37,8 @@ function countOf({ confidence }: Pick<KindRule, "confidence">): number {
 /** Courtesy, releases and adverts are known by set words, which count for more. */
 const NOTHING_COUNTS = 5;
 
-/** In doubt a clause is nothing: a slip that is wrong costs more than one that has to be marked by hand. */
-const DOUBT_COUNTS = 0.6;
-
 /** The letters that are learnt from hold more trouble than letters do, since it is told in so many ways: what they teach is held back by as much. */
-const TROUBLE_DOUBTED = 0.6;
-
-/** What stands for or against each sense before a clause is read. */
-const BEFOREHAND = SENSES.map((sense) =>
-  sense === "nothing" ? DOUBT_COUNTS : sense === "trouble" ? -TROUBLE_DOUBTED : 0,
-);
+const TROUBLE_DOUBTED = 0.3;
 
 /** What is known by its wording alone is never sure: of such slips on letters unseen before, two in three were right at best. */
 const SUREST_WORDING = 0.7;
@@ -144,7 +136,8 @@ export function judge(
   learnt: WordingWeights,
   weight: readonly number[],
 ): Judged | null {
-  const scores = learnt === NO_WORDING ? null : weight.map((one, k) => one + BEFOREHAND[k]!);
+  const scores =
+    learnt === NO_WORDING ? null : weight.map((one, k) => (SENSES[k] === "trouble" ? one - TROUBLE_DOUBTED : one));
   const ruled = ruledBy(clause, ground, rules, scores);
   const said = ruled?.said ?? null;
   if (!scores || (said && ruled?.rule.isCertain))
