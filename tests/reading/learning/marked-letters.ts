@@ -4,6 +4,7 @@ import type { Letter } from "@/core/letters/letter";
 import { parseLetter } from "@/core/letters/parse-letter";
 import type { SlipKind } from "@/core/reading/slip";
 import { KIND_MARKS } from "../kind-marks";
+import type { LabelledLetter } from "../labelled";
 
 /** A letter in which the passages of each kind are marked. */
 export interface MarkedLetter {
@@ -31,4 +32,13 @@ export async function markedLetters(set: string): Promise<MarkedLetter[]> {
       return { letter: parsed.letter, marked };
     }),
   );
+}
+
+/** The letters of a file as labelled ones, of which nothing but the kind is labelled. */
+export async function kindsLabelled(set: string): Promise<LabelledLetter[]> {
+  return (await markedLetters(set)).map(({ letter, marked }, i) => ({
+    name: `${set} ${i + 1}`,
+    letter,
+    labels: marked.map(({ quote, is }) => ({ kind: is, quote, owner: null, due: [], priority: "normal" })),
+  }));
 }

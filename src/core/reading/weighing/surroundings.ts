@@ -97,8 +97,8 @@ function addForm(numbers: number[], { text, lead, isListItem }: Surrounded): voi
 }
 
 /**
- * What surrounds the clauses of a letter of two or more: what those before and behind are worded like, what else is in the letter, where each
- * stands, and its plain form.
+ * What surrounds the clauses of a letter of two or more: what those before and behind each are worded like, what else is in the
+ * letter, where each stands, and its plain form.
  */
 export class Surroundings {
   private readonly highest: HighestShares;
