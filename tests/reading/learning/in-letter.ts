@@ -12,7 +12,7 @@ import { ALL_SETS, learnPassages, lettersOfSet } from "./passages";
 const PARTS = 4;
 
 /** Steps of learning for these: they need not be exact. */
-const ROUNDS = 100;
+const ROUNDS = 60;
 
 /** Strength of the penalty, for numbers that have a spread of one. */
 const STRENGTH = 60;
@@ -66,7 +66,7 @@ function learnSurroundings(examples: readonly Example[]): SurroundingsWeights {
  * Learns the wording of passages, and what they are in their letters, from all labelled sets but those left out: each part of the
  * letters is weighed by the wording of the others, since letters that the wording was learnt from would seem too plain.
  */
-export async function learnWording(leftOut: readonly string[] = [], rounds = 250): Promise<WordingWeights> {
+export async function learnWording(leftOut: readonly string[] = [], rounds = 160): Promise<WordingWeights> {
   const sets = SETS.filter((set) => ALL_SETS.includes(set) && !leftOut.includes(set));
   const examples: Example[] = [];
   for (let part = 0; part < PARTS; part += 1) {

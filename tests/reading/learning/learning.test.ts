@@ -48,7 +48,7 @@ test("the weights of wording that are kept are those that the labelled passages 
   console.log(`${passages} labelled passages, ${Object.keys(learnt.weights).length} names`);
   expect(passages).toBeGreaterThan(5_000);
   expect(learnt).toEqual(LEARNT_WORDING);
-}, 300_000);
+}, 600_000);
 
 test("passages that were held back are read for what they are more often than by the rules alone", async () => {
   const held = ["plain", "workshop"];

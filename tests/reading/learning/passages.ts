@@ -188,7 +188,7 @@ const STRENGTH = 2;
 const FEWEST = 3;
 
 /** Learns how asks, questions, promises and trouble are worded from all labelled passages but those of the sets left out; each counts for itself. */
-export async function learnPassages(leftOut: readonly string[] = [], rounds = 250): Promise<WordingWeights> {
+export async function learnPassages(leftOut: readonly string[] = [], rounds = 160): Promise<WordingWeights> {
   const examples = (await Promise.all(ALL_SETS.filter((set) => !leftOut.includes(set)).map(examplesOf))).flat();
   const { bias, weights, ofMeasured } = learn(examples, SENSES.length, STRENGTH, { fewest: FEWEST, rounds });
   return {
