@@ -9,6 +9,8 @@ import { corpus } from "./pick";
 /** Letters of real people with the kinds of their passages, labelled by hand: those that nothing is learnt from. */
 export const REAL_LETTERS = path.join(import.meta.dirname, "real-letters.txt");
 
+const flat = (text: string) => text.replace(/\s+/g, " ");
+
 /** Digits by which a letter of the corpus goes. */
 const NUMBER = /^\d{5}/;
 
@@ -20,7 +22,11 @@ function labelsIn(file: string): ReadonlyMap<string, readonly { kind: SlipKind; 
     if (NUMBER.test(line)) {
       open = [];
       labels.set(line, open);
-    } else if (labels.size > 0) open.push({ kind: KIND_MARKS[line[0]!]!, quote: line.slice(2) });
+    } else if (labels.size > 0) {
+      const kind = KIND_MARKS[line[0]!];
+      if (!kind || line[1] !== " ") throw new Error(`Not labelled: “${line}”.`);
+      open.push({ kind, quote: line.slice(2) });
+    }
   return labels;
 }
 
@@ -37,12 +43,15 @@ export async function realLetters(file: string): Promise<LabelledLetter[]> {
     const number = NUMBER.exec(name)?.[0] ?? "";
     const labels = labelled.get(number);
     const parsed = labels && (await parseLetter(raw));
-    if (labels && parsed?.ok)
-      letters.push({
-        name: number,
-        letter: parsed.letter,
-        labels: labels.map((label) => ({ ...label, owner: null, due: [], priority: "normal" })),
-      });
+    if (!labels || !parsed?.ok) continue;
+    const { letter } = parsed;
+    const lost = labels.find(({ quote }) => !flat(letter.text).includes(flat(quote)));
+    if (lost) throw new Error(`Letter ${number} does not say “${lost.quote}”.`);
+    letters.push({
+      name: number,
+      letter,
+      labels: labels.map((label) => ({ ...label, owner: null, due: [], priority: "normal" })),
+    });
   }
   return letters;
 }

@@ -14,20 +14,28 @@ export function goesOn(before: FoundSlip, slip: FoundSlip, text: string): boolea
   );
 }
 
-/** Both titles where there is room, since each names something that is to be done. */
-function titleOfBoth(before: string, after: string): string {
-  const both = `${before} and ${after.charAt(0).toLowerCase()}${after.slice(1)}`;
-  return both.length <= LONGEST_TITLE ? both : before;
+/** Both titles where there is room, since each names something that is to be done; names and "VAT" stay as the letter has them. */
+function titleOfBoth(before: string, after: string, words: string): string {
+  const small = after.charAt(0).toLowerCase() + after.slice(1);
+  const goesOnSmall = words.includes(small.split(" ")[0]!);
+  const both = `${before} and ${goesOnSmall ? small : after}`;
+  return both.length > LONGEST_TITLE || /[?!…]$/.test(before) ? before : both;
 }
 
-/** Two slips of one sentence as the one item that they are: "check the list and, please, send it to Ada". */
-export function asOneItem(before: FoundSlip, slip: FoundSlip): FoundSlip {
+/**
+ * Two slips of one sentence as the one item that they are: "check the list and, please, send it to Ada". What it is proposed by is
+ * that of the surer one.
+ */
+export function asOneItem(before: FoundSlip, slip: FoundSlip, text: string): FoundSlip {
+  const surer = slip.confidence > before.confidence ? slip : before;
   return {
     ...before,
     end: slip.end,
-    title: titleOfBoth(before.title, slip.title),
+    title: titleOfBoth(before.title, slip.title, text.slice(slip.start, slip.end)),
     priority: slip.priority === "normal" ? before.priority : slip.priority,
     estimate: before.estimate ?? slip.estimate,
-    confidence: Math.max(before.confidence, slip.confidence),
+    rule: surer.rule,
+    reason: surer.reason,
+    confidence: surer.confidence,
   };
 }

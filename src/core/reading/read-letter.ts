@@ -303,7 +303,7 @@ export function readLetter(
     };
     const whole = estimate ? withEstimate(slip, estimate) : slip;
     if (last && lastBlock === clause.block && goesOn(last, whole, letter.text))
-      slips[slips.length - 1] = asOneItem(last, whole);
+      slips[slips.length - 1] = asOneItem(last, whole, letter.text);
     else slips.push(whole);
     lastBlock = clause.block;
   }

@@ -1,6 +1,7 @@
 import { expect, test } from "vitest";
 import type { Letter } from "../letters/letter";
 import { splitText } from "../letters/split-text";
+import { asOneItem } from "./one-item";
 import { readLetter } from "./read-letter";
 import { isSure, type People } from "./slip";
 
@@ -93,6 +94,16 @@ test("what one sentence says of one kind, for one person, by one day, is one sli
     ["ask", "Please weigh the sacks; please mark the bags.", "anna", null, "normal"],
   ]);
   expect(read("Please weigh the sacks; please mark the bags.")[0]?.title).toBe("Weigh the sacks and mark the bags");
+  // What begins with a capital in the letter keeps it, and the reason is that of the surer part.
+  const of = (title: string, from: number, to: number, confidence: number) => ({
+    ...read("Please weigh the sacks.")[0]!,
+    ...{ title, start: from, end: to, confidence, reason: `because ${title}` },
+  });
+  const words = "weigh the sacks; VAT forms back";
+  expect(asOneItem(of("Weigh the sacks", 0, 15, 0.6), of("VAT forms back", 17, 31, 0.9), words)).toMatchObject({
+    ...{ title: "Weigh the sacks and VAT forms back", start: 0, end: 31 },
+    ...{ confidence: 0.9, reason: "because VAT forms back" },
+  });
 });
 
 test("short lines that no mail program would have folded are lines of their own", () => {

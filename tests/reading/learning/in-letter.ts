@@ -66,12 +66,12 @@ function learnSurroundings(examples: readonly Example[]): SurroundingsWeights {
  * Learns the wording of passages, and what they are in their letters, from all labelled sets but those left out: each part of the
  * letters is weighed by the wording of the others, since letters that the wording was learnt from would seem too plain.
  */
-export async function learnWording(leftOut: readonly string[] = [], rounds = 160): Promise<WordingWeights> {
+export async function learnWording(leftOut: readonly string[] = []): Promise<WordingWeights> {
   const sets = SETS.filter((set) => ALL_SETS.includes(set) && !leftOut.includes(set));
   const examples: Example[] = [];
   for (let part = 0; part < PARTS; part += 1) {
     const held = sets.filter((_, i) => i % PARTS === part);
     examples.push(...(await examplesIn(held, await learnPassages([...leftOut, ...held], ROUNDS))));
   }
-  return { ...(await learnPassages(leftOut, rounds)), inLetter: learnSurroundings(examples) };
+  return { ...(await learnPassages(leftOut)), inLetter: learnSurroundings(examples) };
 }

@@ -10,7 +10,7 @@ const DOER = new Set(["NOUN", "PROPN", "CCONJ"]);
 
 /** Heads of lines that give nobody anything: "Thanks to", "Time to", "Glad to". */
 const NO_DOER =
-  /^(?:the )?(?:thanks?|welcome|back|time|plan|way|next|idea|aim|goal|key|trick|thing|need|want|nothing|something|anything|hope|chance|permission|failure|attempt|right|close|people|reason|ability|money|room|place|licence|license|access|answer|reply|invitation|reference|addition|due|regards|ps|glad|good|great|nice|lovely|better|best|pleased|happy|sorry|easy|hard|able|unable|illegal|but|and|so|or|use|try|great|patch|result|code|attempts?|efforts?|theories|claims?)\b/i;
+  /^(?:the )?(?:thanks?|welcome|back|time|plan|way|next|idea|aim|goal|key|trick|thing|need|want|nothing|something|anything|hope|chance|permission|failure|attempt|right|close|people|reason|ability|money|room|place|licence|license|access|answer|reply|invitation|reference|addition|due|regards|ps|glad|good|great|nice|lovely|better|best|pleased|happy|sorry|easy|hard|able|unable|illegal|but|and|so|or|use|try|patch|result|code|attempts?|efforts?|theories|claims?)\b/i;
 
 /** "Dorothy to tell the merchant", "The vicar to answer by Friday": a line of minutes that says whose it is. */
 export const givenTo: KindRule = {
