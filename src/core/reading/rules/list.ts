@@ -44,7 +44,7 @@ export const KIND_RULES: readonly KindRule[] = [
   please,
   suggested,
   reminder,
-  orderForThing,
+  orderForThing, // before other orders: it counts for more
   order,
   owed,
   need,
@@ -55,7 +55,7 @@ export const KIND_RULES: readonly KindRule[] = [
   undertaking,
   willCome,
   goodsHarmed, // trouble last: a clause that asks or promises is that first
-  goodwill,
+  goodwill, // before others who are unhappy, as goodsHarmed before other damage: plainer, so they count for more
   damage,
   amiss,
   behind,
