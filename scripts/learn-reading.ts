@@ -2,6 +2,7 @@
 import fs from "node:fs";
 import path from "node:path";
 import { SURROUNDINGS } from "../src/core/reading/weighing/surroundings";
+import { passagesHeld } from "../tests/reading/learning/held-passages";
 import { learnWording } from "../tests/reading/learning/in-letter";
 import { passagesLabelled } from "../tests/reading/learning/passages";
 import { asLines, asRows } from "./write-weights";
@@ -16,4 +17,5 @@ fs.writeFileSync(
   path.join(FOLDER, "surroundings.json"),
   `${asLines({ bias: inLetter!.bias, weights: Object.fromEntries(bySurroundings) }, "")}\n`,
 );
+fs.writeFileSync(path.join(FOLDER, "held.json"), `${JSON.stringify(await passagesHeld(), null, 2)}\n`);
 console.log(`${await passagesLabelled()} passages, ${Object.keys(learnt.weights).length} names with their weights`);

@@ -1,6 +1,8 @@
 import { sql } from "drizzle-orm";
 import { z } from "zod";
 import { HASTE_NAMES } from "../core/reading/haste";
+import { PRIORITIES, SLIP_KINDS } from "../core/reading/slip";
+import { SENSES } from "../core/reading/weighing/sense";
 import type { Database } from "../data/engine/database";
 import { newId } from "../data/ids";
 import { tellScreens } from "./tell-screens";
@@ -25,11 +27,50 @@ const haste = z.object({
   kept: z.number().int().min(1).max(1_000_000),
 });
 
+/** A passage that was dealt with, as it is exported. */
+const example = z.object({
+  writer: z.string().min(1).max(320),
+  phrase: z.string().min(1).max(200),
+  read: z.enum(SLIP_KINDS).nullable(),
+  rule: z.string().max(200).nullable(),
+  sense: z.enum(SENSES),
+  times: z.number().int().min(1).max(1_000_000),
+});
+
+/** What a priority was kept as, as it is exported. */
+const priority = z.object({
+  writer: z.string().min(1).max(320),
+  read: z.enum(PRIORITIES),
+  keptAs: z.enum(PRIORITIES),
+  kept: z.number().int().min(1).max(1_000_000),
+});
+
 /** Lessons that are brought in at once at the most. */
 const MOST = 20_000;
 
-function isHaste(read: unknown): boolean {
-  return typeof read === "object" && read !== null && "haste" in read;
+/** Which of the kinds of lessons a line is, by what only that kind has. */
+function shapeOf(read: unknown) {
+  if (typeof read !== "object" || read === null) return lesson;
+  return "haste" in read ? haste : "sense" in read ? example : "keptAs" in read ? priority : lesson;
+}
+
+type Brought = z.infer<typeof lesson> | z.infer<typeof haste> | z.infer<typeof example> | z.infer<typeof priority>;
+
+function insertOf(one: Brought, now: number) {
+  const id = newId(now);
+  const at = new Date(now);
+  if ("haste" in one)
+    return sql`insert into haste_brought (id, writer, haste, days, kept, brought_at) values (${id}, ${one.writer}, ${one.haste}, ${one.days}, ${one.kept}, ${at})
+      on conflict (writer, haste, coalesce(days, -1)) do update set kept = excluded.kept, brought_at = excluded.brought_at`;
+  if ("sense" in one)
+    return sql`insert into example_brought (id, writer, phrase, read, rule, sense, times, brought_at) values (${id}, ${one.writer}, ${one.phrase}, ${one.read}, ${one.rule}, ${one.sense}, ${one.times}, ${at})
+      on conflict (writer, phrase, coalesce(read, ''), coalesce(rule, ''), sense) do update set times = excluded.times, brought_at = excluded.brought_at`;
+  if ("keptAs" in one)
+    return sql`insert into priority_brought (id, writer, read, kept_as, kept, brought_at) values (${id}, ${one.writer}, ${one.read}, ${one.keptAs}, ${one.kept}, ${at})
+      on conflict (writer, read, kept_as) do update set kept = excluded.kept, brought_at = excluded.brought_at`;
+  return sql`insert into lesson_brought (id, writer, rule, phrase, brushed_off, kept, is_marked, brought_at)
+    values (${id}, ${one.writer}, ${one.rule}, ${one.phrase}, ${one.brushedOff}, ${one.kept}, ${one.isMarked}, ${at})
+    on conflict (writer, coalesce(rule, ''), coalesce(phrase, ''), is_marked) do update set brushed_off = excluded.brushed_off, kept = excluded.kept, brought_at = excluded.brought_at`;
 }
 
 /**
@@ -48,24 +89,13 @@ export async function bringLessons(db: Database, text: string, now: number): Pro
     } catch {
       throw new Error(`Line ${number} is no JSON. Nothing was brought in.`);
     }
-    const parsed = (isHaste(read) ? haste : lesson).safeParse(read);
+    const parsed = shapeOf(read).safeParse(read);
     if (!parsed.success)
       throw new Error(`Line ${number} is no lesson: ${parsed.error.issues[0]?.message}. Nothing was brought in.`);
     return { ...parsed.data, writer: parsed.data.writer.toLowerCase() };
   });
   await db.transaction(async (tx) => {
-    for (const one of lessons)
-      if ("haste" in one)
-        await tx.execute(
-          sql`insert into haste_brought (id, writer, haste, days, kept, brought_at) values (${newId(now)}, ${one.writer}, ${one.haste}, ${one.days}, ${one.kept}, ${new Date(now)})
-            on conflict (writer, haste, coalesce(days, -1)) do update set kept = excluded.kept, brought_at = excluded.brought_at`,
-        );
-      else
-        await tx.execute(
-          sql`insert into lesson_brought (id, writer, rule, phrase, brushed_off, kept, is_marked, brought_at)
-          values (${newId(now)}, ${one.writer}, ${one.rule}, ${one.phrase}, ${one.brushedOff}, ${one.kept}, ${one.isMarked}, ${new Date(now)})
-          on conflict (writer, coalesce(rule, ''), coalesce(phrase, ''), is_marked) do update set brushed_off = excluded.brushed_off, kept = excluded.kept, brought_at = excluded.brought_at`,
-        );
+    for (const one of lessons) await tx.execute(insertOf(one, now));
   });
   if (lessons.length > 0) tellScreens();
   return lessons.length;

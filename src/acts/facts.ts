@@ -111,12 +111,24 @@ export async function slipColumns(
   db: Database,
   actor: Actor,
   slipId: string,
-): Promise<{ columns: RowValues; conversationId: string; isOpen: boolean } | null> {
+): Promise<{ columns: RowValues; conversationId: string; letterId: string; isOpen: boolean } | null> {
   const [row] = await rowsOf<SlipColumns>(
     db,
     sql`select ${SLIP} from slip s join conversation c on c.id = s.conversation_id where s.id = ${slipId} and ${maySeeConversation(actor)} for update of s`,
   );
-  return row ? { columns: { ...row }, conversationId: row.conversationId, isOpen: row.state === "proposed" } : null;
+  if (!row) return null;
+  const { conversationId, letterId, state } = row;
+  return { columns: { ...row }, conversationId, letterId, isOpen: state === "proposed" };
+}
+
+/** Who wrote a letter: a member of the team, or somebody outside who is known. */
+export async function writerOf(db: Database, letterId: string): Promise<Owner | null> {
+  const [row] = await rowsOf<{ personId: string | null; correspondentId: string | null }>(
+    db,
+    sql`select p.id as "personId", c.id as "correspondentId" from letter l left join person p on p.address = l.from_address left join correspondent c on c.address = l.from_address where l.id = ${letterId}`,
+  );
+  if (row?.personId) return { side: "ours", personId: row.personId };
+  return row?.correspondentId ? { side: "theirs", correspondentId: row.correspondentId } : null;
 }
 
 /** The columns of a task that can be changed in place, where the actor may see it. */

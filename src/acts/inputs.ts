@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { PRIORITIES } from "../core/reading/slip";
+import { PRIORITIES, SLIP_KINDS } from "../core/reading/slip";
 import { TASK_STATES } from "../core/tasks/task";
 
 // The shapes that acts take, each once. Texts are capped far above what the core allows, so that the core's sentence is read.
@@ -23,6 +23,7 @@ export const fieldChange = z.discriminatedUnion("field", [
   z.object({ field: z.literal("estimate"), to: z.int().nullable() }),
   z.object({ field: z.literal("project"), to: z.object({ projectId: id.nullable(), workstreamId: id.nullable() }) }),
   z.object({ field: z.literal("state"), to: z.enum(TASK_STATES) }),
+  z.object({ field: z.literal("kind"), to: z.enum(SLIP_KINDS) }),
 ]);
 
 /** The columns as the person saw them when they changed them. */

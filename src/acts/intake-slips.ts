@@ -52,6 +52,8 @@ export function foundSlip(
     confidence: found.confidence,
     rule: found.rule,
     phrase: phraseOf(l.text.slice(found.start, found.end)),
+    readKind: found.kind,
+    readPriority: found.readPriority ?? found.priority,
   };
 }
 
@@ -79,5 +81,7 @@ export function failureSlip(title: string, ownerId: string | null, belongs: Belo
     confidence: 1,
     rule: null,
     phrase: null,
+    readKind: null,
+    readPriority: null,
   };
 }

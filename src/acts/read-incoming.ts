@@ -6,10 +6,14 @@ import { LARGEST_MESSAGE_BYTES } from "../core/letters/mime";
 import type { RemotePlace } from "../core/letters/ways";
 import { type HasteLesson, hasHaste } from "../core/reading/haste";
 import type { Lesson } from "../core/reading/lessons";
+import type { PriorityLesson } from "../core/reading/priorities";
+import type { HouseExample } from "../core/reading/weighing/house-example";
 import type { Database } from "../data/engine/database";
 import { hasteFor } from "../data/queries/haste";
+import { examplesOfHouse } from "../data/queries/house-examples";
 import { lessonsFor } from "../data/queries/lessons";
 import { openTasksAnswered } from "../data/queries/open-tasks";
+import { prioritiesFor } from "../data/queries/priorities";
 import { rowsOf } from "../data/rows";
 import { continuedBy } from "./continuing";
 import type { ParsedMessage } from "./intake-batch";
@@ -76,6 +80,9 @@ export interface Known {
   readonly names: ReadonlyMap<string, string>;
   readonly lessons: readonly Lesson[];
   readonly haste: readonly HasteLesson[];
+  readonly priorities: readonly PriorityLesson[];
+  /** What people here took passages for, whoever wrote them. */
+  readonly examples: readonly HouseExample[];
   /** Tasks that are open in the conversations that they answer, by Message-ID. */
   readonly openTasks: ReadonlyMap<string, readonly OpenTask[]>;
 }
@@ -91,14 +98,16 @@ export async function whatIsKnown(
   const inHaste = letters.flatMap(({ from, text }) => (from && hasHaste(text) ? [from.address] : []));
   const answered = letters.flatMap((letter) => idsOf(letter));
   // Asked together: each by itself would wait behind another transaction of the intake.
-  const [names, lessons, haste, openTasks] = await Promise.all([
+  const [names, lessons, haste, priorities, examples, openTasks] = await Promise.all([
     knownNames(db, parsed),
     lessonsFor(db, writers),
     hasteFor(db, inHaste, calendar),
+    prioritiesFor(db, writers),
+    examplesOfHouse(db),
     // Also of answers whose program dropped the references, as they will be joined.
     continuedBy(db, letters, now).then((continued) => openTasksAnswered(db, answered, continued)),
   ]);
-  return { names, lessons, haste, openTasks };
+  return { names, lessons, haste, priorities, examples, openTasks };
 }
 
 async function knownNames(db: Database, { batch }: ParsedIncoming): Promise<Map<string, string>> {

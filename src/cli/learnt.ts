@@ -2,8 +2,10 @@ import fs from "node:fs";
 import { bringLessons } from "../acts/bring-lessons";
 import { databaseSettings, openDatabase } from "../data/engine/database";
 import { hasteToKeep } from "../data/queries/haste";
+import { examplesToKeep } from "../data/queries/house-examples";
 import { lessonsToKeep } from "../data/queries/lessons";
 import { calendarOf } from "../data/queries/people";
+import { prioritiesToKeep } from "../data/queries/priorities";
 import { readWords } from "./options";
 import { WrongCall } from "./wrong-call";
 
@@ -22,8 +24,13 @@ export async function learntCommand(words: readonly string[]): Promise<number> {
       return 0;
     }
     const calendar = await calendarOf(open.db);
-    for (const lesson of [...(await lessonsToKeep(open.db)), ...(await hasteToKeep(open.db, calendar))])
-      process.stdout.write(`${JSON.stringify(lesson)}\n`);
+    const all = [
+      ...(await lessonsToKeep(open.db)),
+      ...(await hasteToKeep(open.db, calendar)),
+      ...(await examplesToKeep(open.db)),
+      ...(await prioritiesToKeep(open.db)),
+    ];
+    for (const lesson of all) process.stdout.write(`${JSON.stringify(lesson)}\n`);
     return 0;
   } finally {
     await open.close();

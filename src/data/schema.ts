@@ -286,11 +286,19 @@ export const slip = pgTable(
     /** The rule of the reader that found it, and its passage as it is known again; null for a person's own slip. */
     rule: text("rule"),
     phrase: text("phrase"),
+    /** What was done with its conversation as a whole, where it was brushed off with that: an answered question was no wrong reading. */
+    setAside: text("set_aside").$type<"nothing to do" | "answered" | "joined">(),
     /** What was done with it teaches the reader nothing any more. */
     isUnlearnt: boolean("is_unlearnt").notNull().default(false),
     /** The words of haste that its due was read from; for what day it was kept teaches what they mean, unless that is unlearnt. */
     haste: text("haste"),
     isHasteUnlearnt: boolean("is_haste_unlearnt").notNull().default(false),
+    /** What the reader took the passage for, and which priority it read; null for a person's own slip. */
+    readKind: text("read_kind").$type<"ask" | "question" | "promise" | "trouble">(),
+    readPriority: text("read_priority").$type<"top" | "high" | "normal" | "low">(),
+    /** What the passage was kept or brushed off as teaches nothing of how such passages are worded; the same for its priority. */
+    isWordingUnlearnt: boolean("is_wording_unlearnt").notNull().default(false),
+    isPriorityUnlearnt: boolean("is_priority_unlearnt").notNull().default(false),
     /** How sure the reader was, from 0 to 1; a person's own slip is sure. */
     confidence: real("confidence").notNull().default(1),
   },
@@ -298,6 +306,7 @@ export const slip = pgTable(
     index("slip_conversation").on(t.conversationId),
     index("slip_letter").on(t.letterId),
     index("slip_phrase").on(t.phrase),
+    index("slip_example").on(t.id).where(sql`state <> 'proposed' and phrase is not null`),
     index("slip_haste").on(t.haste).where(sql`haste is not null`),
   ],
 );

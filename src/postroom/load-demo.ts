@@ -153,6 +153,8 @@ class DemoLoader {
       }))
       .filter(({ conversation }) => conversation.outcome !== "sort")
       .sort((a, b) => a.at - b.at);
+    // Dealt with in their weeks: nobody said of them that they were read wrongly.
+    await this.db.execute(sql`update slip set set_aside = 'nothing to do' where state = 'brushed off'`);
     for (const [i, { conversation, id, at }] of dealt.entries()) {
       if (i % 10 === 0) this.say(`Conversations dealt with: ${i} of ${dealt.length} …`);
       if (conversation.outcome === "nothing")

@@ -307,6 +307,46 @@ test("a slip says why it is there; brushed off, it is doubted in the next letter
   await expect(slip).not.toContainText("not sure");
 });
 
+test("a slip that was taken for something else is set right by key, and the same words are read so from then on", async ({
+  page,
+}) => {
+  await comeInAs(page);
+  const letter = (n: number) =>
+    mailFile(`loom-${n}.eml`, [
+      "From: Willa Thread <willa@loom.example>",
+      "To: ines@larkmoor.example",
+      `Subject: Loom ${n}`,
+      `Message-ID: <loom-${n}@loom.example>`,
+      `Date: Tue, 24 Nov 2026 1${n}:00:00 +0000`,
+      "",
+      `Do you have the pattern for bench ${n + 3}?`,
+    ]);
+  await bringIn(page, [letter(0)]);
+  await openRow(page, /Willa Thread/);
+  await expect(page.getByRole("article", { name: /^Question: / })).toBeVisible();
+  await page.keyboard.press("i");
+  await page.getByRole("combobox", { name: "Kind" }).fill("pro");
+  await page.keyboard.press("Enter");
+  const promised = page.getByRole("article", { name: /^Promise: / });
+  await expect(promised).toContainText("you wait for Willa");
+  await promised.getByRole("button", { name: "Kind: Promise" }).click();
+  await page.getByRole("option", { name: /^Ask/ }).click();
+  const ask = page.getByRole("article", { name: /^Ask: / });
+  await expect(ask).toContainText("give to somebody?");
+  await page.keyboard.press("k");
+  await expect(page.getByText(/^Kept/).first()).toBeVisible();
+
+  await bringIn(page, [letter(1)]);
+  await openRow(page, /Willa Thread\s*11:00/);
+  await ask.getByRole("button", { name: "why?" }).click();
+  await expect(ask).toContainText("Because: these words were set right before");
+  await page.goto("/learnt");
+  await isAwake(page);
+  await expect(page.getByRole("region", { name: "Willa Thread" })).toContainText(
+    "“do you have the pattern for bench #?” is an ask, not a question: set right once.",
+  );
+});
+
 test("a letter in another language says so, instead of slips that are wrong", async ({ page }) => {
   await comeInAs(page);
   await bringIn(page, [

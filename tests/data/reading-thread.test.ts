@@ -14,6 +14,8 @@ const ask: ReadingAsk = {
   },
   lessons: [],
   haste: [],
+  priorities: [],
+  examples: [],
   openTasks: new Map(),
   names: new Map([["ada@beech.example", "Ada Lund"]]),
   now: Date.parse("2026-11-24T11:20:00Z"),

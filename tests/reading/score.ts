@@ -1,4 +1,4 @@
-import { PLAIN_READING, readLetter } from "@/core/reading/read-letter";
+import { PLAIN_READING, type ReadingSettings, readLetter } from "@/core/reading/read-letter";
 import type { FoundSlip, People } from "@/core/reading/slip";
 import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
 import type { WordingWeights } from "@/core/reading/weighing/shares";
@@ -36,7 +36,7 @@ function matched(labels: readonly Label[], slips: readonly (FoundSlip & { quote:
 export function scoreReading(
   letters: readonly LabelledLetter[],
   learnt: WordingWeights = LEARNT_WORDING,
-  { people = PEOPLE, readsLists = false }: { people?: People; readsLists?: boolean } = {},
+  { people = PEOPLE, ...more }: { people?: People } & Pick<ReadingSettings, "readsLists" | "houseWording"> = {},
 ): ReadingScore {
   const sum = { gold: 0, found: 0, hits: 0, kind: 0, owner: 0, due: 0, priority: 0, anything: 0 };
   const mistakes: string[] = [];
@@ -45,7 +45,7 @@ export function scoreReading(
       letter,
       people,
       { at: letter.sentAt ?? 0, zone: letter.offset },
-      { ...PLAIN_READING, wording: learnt, readsLists },
+      { ...PLAIN_READING, ...more, wording: learnt },
     ).map((slip) => ({
       ...slip,
       quote: letter.text.slice(slip.start, slip.end),

@@ -1,11 +1,12 @@
 import { z } from "zod";
 import { changeField, type FieldChange, type FieldFacts } from "../../core/tasks/decisions/change-fields";
 import type { RowValues } from "../../core/tasks/outcome";
+import type { Owner } from "../../core/tasks/task";
 import { sayDuration } from "../../core/time/duration";
 import { sayDay } from "../../core/time/say-day";
 import type { Database } from "../../data/engine/database";
 import { type Actor, define } from "../act";
-import { areKnown, lastChangedBy, namesFor, slipColumns, taskColumns } from "../facts";
+import { areKnown, lastChangedBy, namesFor, slipColumns, taskColumns, writerOf } from "../facts";
 import { fieldChange, id, was } from "../inputs";
 
 /** The ids that a change names, to be checked before they are written. */
@@ -45,7 +46,7 @@ async function factsOf(
   change: FieldChange,
   row: "task" | "slip",
   rowId: string,
-  found: { columns: RowValues; about: string[]; isOpen: boolean } | null,
+  found: { columns: RowValues; about: string[]; isOpen: boolean; writer?: Owner | null } | null,
 ): Promise<FieldFacts | null> {
   const named = namedBy(change);
   if (!found || !(await areKnown(db, actor, named))) return null;
@@ -63,6 +64,7 @@ async function factsOf(
     now: found.columns,
     lastChangedBy: await lastChangedBy(db, rowId, found.about[0]!),
     actorId: actor.personId,
+    writer: found.writer ?? null,
     say: sayWith(names),
   };
 }
@@ -71,6 +73,7 @@ export const changeTask = define({
   name: "change task",
   input: z.object({ taskId: id, change: fieldChange, was }),
   async load(db, actor, input) {
+    if (input.change.field === "kind") return null;
     const found = await taskColumns(db, actor, input.taskId);
     return factsOf(
       db,
@@ -100,7 +103,12 @@ export const changeSlip = define({
       input.change,
       "slip",
       input.slipId,
-      found && { columns: found.columns, about: [found.conversationId], isOpen: found.isOpen },
+      found && {
+        columns: found.columns,
+        about: [found.conversationId],
+        isOpen: found.isOpen,
+        writer: input.change.field === "kind" ? await writerOf(db, found.letterId) : null,
+      },
     );
   },
   decide: (facts, input, now) => changeField(facts, input.change, input.was, now),

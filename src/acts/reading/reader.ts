@@ -7,11 +7,16 @@ import { type ParsedLetter, parseLetter } from "../../core/letters/parse-letter"
 import { readAway } from "../../core/reading/away";
 import { type HasteLesson, withHaste } from "../../core/reading/haste";
 import { type Lesson, markedPhrases, withLessons } from "../../core/reading/lessons";
+import { type PriorityLesson, withPriorities } from "../../core/reading/priorities";
 import { readLetter } from "../../core/reading/read-letter";
+import { kindsSetRight } from "../../core/reading/rules/set-right";
 import type { FoundSlip } from "../../core/reading/slip";
+import type { HouseExample } from "../../core/reading/weighing/house-example";
+import type { HouseWording } from "../../core/reading/weighing/shares";
 import type { Day } from "../../core/time/day";
 import { dayOf, type Moment } from "../../core/time/moment";
 import type { IntakeHouse } from "../intake-house";
+import { houseWordingOf, weightsFor } from "./house-wording";
 import { participantsOf } from "./participants";
 
 /** What reading needs to know of the house, beside the letters. */
@@ -23,6 +28,10 @@ export interface ReadingAsk {
   readonly lessons: readonly Lesson[];
   /** What haste of these writers was kept as. */
   readonly haste: readonly HasteLesson[];
+  /** What priorities of these writers were kept as. */
+  readonly priorities: readonly PriorityLesson[];
+  /** What people here took passages for, whoever wrote them. */
+  readonly examples: readonly HouseExample[];
   /** Tasks that are open in the conversations that these letters answer, by the Message-IDs of those. */
   readonly openTasks: ReadonlyMap<string, readonly OpenTask[]>;
   /** The instant of arrival, milliseconds since 1970 UTC. */
@@ -57,7 +66,8 @@ function momentOf(letter: Letter, house: IntakeHouse, now: number): Moment {
 }
 
 /** Reads one letter. Reading is an offer: a letter that trips the reader is kept and sorted by hand. */
-function understand(letter: Letter, { house, names, lessons, haste, openTasks, now, isOurs }: ReadingAsk): Understood {
+function understand(letter: Letter, wording: HouseWording, ask: ReadingAsk): Understood {
+  const { house, names, lessons, haste, priorities, examples, openTasks, now, isOurs } = ask;
   const settings = { calendar: house.calendar, figures: house.figures };
   const moment = momentOf(letter, house, now);
   const outside = participantsOf(letter)
@@ -65,16 +75,18 @@ function understand(letter: Letter, { house, names, lessons, haste, openTasks, n
     .map((who) => ({ id: who.address, name: names.get(who.address) || who.name || who.address, address: who.address }));
   try {
     const people = { team: house.team, outside };
-    const marked = markedPhrases(letter.from?.address ?? null, lessons);
+    const writer = letter.from?.address ?? null;
+    const marked = markedPhrases(writer, lessons);
     const answers = isOurs ? undefined : idsOf(letter).find((id) => openTasks.has(id));
     const open = openTasks.get(answers ?? "") ?? [];
-    const asking = { ...settings, marked };
+    const houseWording = weightsFor(wording, writer);
+    const asking = { ...settings, marked, setRight: kindsSetRight(writer, examples), houseWording };
     const asked = isOurs ? [] : readLetter(letter, people, moment, asking);
-    const found = changesOfTasks(letter, open, people, moment, settings, asked);
-    const writer = letter.from?.address ?? null;
-    const taught = withLessons(found, letter.text, writer, lessons);
+    const said = changesOfTasks(letter, open, people, moment, settings, asked);
+    const taught = withLessons(said, letter.text, writer, lessons);
+    const found = withHaste(taught, writer, dayOf(moment), haste, house.calendar);
     return {
-      found: withHaste(taught, writer, dayOf(moment), haste, house.calendar),
+      found: withPriorities(found, writer, priorities),
       awayUntil: readAway(letter, moment, settings),
       search: letterVector(letter),
     };
@@ -100,8 +112,9 @@ export const inProcess: Reader = {
       letters,
       async read(ask) {
         const read: Understood[] = [];
+        const wording = houseWordingOf(ask.examples);
         for (const one of letters) {
-          read.push(one.ok ? understand(one.letter, ask) : NOTHING_READ);
+          read.push(one.ok ? understand(one.letter, wording, ask) : NOTHING_READ);
           await breathe();
         }
         return read;

@@ -11,7 +11,7 @@ import { countedBack, countsBack } from "./counted-back";
 import { dueOf, TOLD } from "./due";
 import { estimateOf, speaksOfWorkBefore } from "./estimate";
 import { hasteIn } from "./haste";
-import { type LetterGround, namedIn } from "./kind-rule";
+import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
 import { asOneItem, goesOn } from "./one-item";
 import { calledAt, greetedIn, ownerOf } from "./owner";
@@ -19,11 +19,12 @@ import { priorityOf } from "./priority";
 import { KIND_RULES } from "./rules/list";
 import { markedBefore } from "./rules/marked";
 import { promise } from "./rules/promise";
+import { setRightBefore } from "./rules/set-right";
 import type { DueFound, FoundSlip, People, Person, SlipKind } from "./slip";
 import { LONGEST_TITLE, titleOf } from "./title";
 import { LEARNT_WORDING } from "./weighing/learnt";
 import { type Judged, judge } from "./weighing/sense";
-import type { WordingWeights } from "./weighing/shares";
+import type { NameWeights, WordingWeights } from "./weighing/shares";
 import { weighLetter } from "./weighing/weigh-letter";
 
 /** Slips proposed from one letter at the most; a letter that seems to ask for more is a list to be read, not sorted. */
@@ -43,8 +44,12 @@ export interface ReadingSettings {
   readonly readsLists?: boolean;
   /** Phrases that people marked by hand in earlier letters of the writer, as `phraseOf` makes them. */
   readonly marked?: readonly string[];
+  /** What phrases of the writer are that were read as something else, as `phraseOf` makes them. */
+  readonly setRight?: ReadonlyMap<string, SlipKind>;
   /** How asks, questions, promises and trouble are worded; by default as labelled passages teach. */
   readonly wording?: WordingWeights;
+  /** What wording says more in this organisation. */
+  readonly houseWording?: readonly NameWeights[];
 }
 
 /** The settings for one letter: writers overseas order figures in their own way. */
@@ -175,7 +180,7 @@ function dueByContext(
 
 /** Why a slip is proposed, in words: the rule, who is meant and by what, and the words of the day. */
 function reasonOf(
-  { rule, words }: Judged,
+  { rule, words, isTaught }: Judged,
   owner: Person | null,
   due: DueFound | null,
   clause: Clause,
@@ -190,7 +195,8 @@ function reasonOf(
         : owner.id === addressee?.id
           ? `${name} was called above`
           : `it is written to ${name} alone`;
-  return [rule, ...words.map((word) => `“${word}”`), who, due && `“${due.words}”`].filter(Boolean).join(", ");
+  const taught = isTaught ? "like passages were dealt with so here" : null;
+  return [rule, ...words.map((word) => `“${word}”`), taught, who, due && `“${due.words}”`].filter(Boolean).join(", ");
 }
 
 /** Whether slips of a kind are work, which takes its time. */
@@ -214,6 +220,15 @@ function withSubject(title: string, subject: string): string {
   return /\s/.test(title) || about === "" ? title : `${title}: ${about}`.slice(0, LONGEST_TITLE);
 }
 
+/** The rules, behind those that people taught of the writer. */
+function rulesOf({ marked = [], setRight }: ReadingSettings): readonly KindRule[] {
+  const taught = [
+    ...(setRight && setRight.size > 0 ? [setRightBefore(setRight)] : []),
+    ...(marked.length > 0 ? [markedBefore(marked)] : []),
+  ];
+  return taught.length > 0 ? [...taught, ...KIND_RULES] : KIND_RULES;
+}
+
 /**
  * What a letter asks of whom, by when: passages of its new text as proposed slips, in the order of the text.
  * Dates count from the letter's own Date in the writer's zone, given as `sent`. Machines' letters ask nothing. Never throws
@@ -235,13 +250,13 @@ export function readLetter(
   const isOurs = people.team.some((person) => person.id === ground.writer?.id);
   const only = letter.to.length === 1 ? ground.to[0]?.name.split(/\s+/)[0] : undefined;
   const you = isOurs ? (only ?? "them") : "us";
-  const rules = settings.marked?.length ? [markedBefore(settings.marked), ...KIND_RULES] : KIND_RULES;
+  const rules = rulesOf(settings);
   const learnt = settings.wording ?? LEARNT_WORDING;
   const clauses = clausesIn(letter.text, parts);
   const weighed = weighLetter(clauses, learnt, letter.automatic === "list" ? DOUBT_ON_LISTS : 0);
   const judgeBehindName = (clause: Clause, place: number) => {
     const behind = behindName(clause);
-    return judge(behind, ground, rules, learnt, weighed.instead(place, behind));
+    return judge(behind, ground, rules, learnt, weighed.instead(place, behind), settings.houseWording);
   };
   const slips: FoundSlip[] = [];
   let lastDue: DueFound | null = null;
@@ -255,7 +270,8 @@ export function readLetter(
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
     // "ruben, count what is left": the order stands behind the name.
     const found =
-      judge(clause, ground, rules, learnt, weighed.at[place]!) ?? (calledHere ? judgeBehindName(clause, place) : null);
+      judge(clause, ground, rules, learnt, weighed.at[place]!, settings.houseWording) ??
+      (calledHere ? judgeBehindName(clause, place) : null);
     const estimate = found && !isWork(found.kind) ? null : estimateOf(clause.text);
     const last = slips.at(-1);
     // "It should not take more than an hour" is said of what was asked before it, in the same paragraph.

@@ -50,6 +50,8 @@ export interface FoundSlip {
   readonly owner: string | null;
   readonly due: DueFound | null;
   readonly priority: Priority;
+  /** What its priority was read as, where this writer's are kept as another. */
+  readonly readPriority?: Priority;
   /** How long the work takes, in minutes, where the letter says so. */
   readonly estimate: number | null;
   /** The words of haste that its due is read from, by their name; null where it is read from a day, or there is none. */

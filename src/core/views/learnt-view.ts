@@ -1,3 +1,5 @@
+import type { Priority, SlipKind } from "../reading/slip";
+
 /** Something that was learnt of one writer's letters, and from what. */
 export interface LearntView {
   readonly writer: string;
@@ -28,8 +30,50 @@ export interface LearntHasteView {
   readonly from: readonly { readonly id: string; readonly subject: string }[];
 }
 
+/** A phrase of one writer that was read as one kind and is another. */
+export interface LearntKindView {
+  readonly writer: string;
+  readonly name: string;
+  readonly phrase: string;
+  readonly read: SlipKind;
+  readonly kind: SlipKind;
+  readonly times: number;
+  /** It was unlearnt by hand and has no effect. */
+  readonly isUnlearnt: boolean;
+  readonly from: readonly { readonly id: string; readonly subject: string }[];
+}
+
+/** What one priority of a writer is from now on: kept so often, of so many in all. */
+export interface LearntPriorityView {
+  readonly writer: string;
+  readonly name: string;
+  readonly read: Priority;
+  readonly keptAs: Priority;
+  readonly kept: number;
+  readonly of: number;
+  /** It was unlearnt by hand and has no effect. */
+  readonly isUnlearnt: boolean;
+  readonly from: readonly { readonly id: string; readonly subject: string }[];
+}
+
+/** What was set right among all that one rule found, whoever wrote it: like wording is read so from now on. */
+export interface LearntWordingView {
+  readonly rule: string;
+  readonly read: SlipKind;
+  readonly brushedOff: number;
+  /** How often its kind was changed. */
+  readonly changed: number;
+  readonly kept: number;
+  /** It was unlearnt by hand and has no effect. */
+  readonly isUnlearnt: boolean;
+  readonly from: readonly { readonly id: string; readonly subject: string }[];
+}
+
 /** All that was learnt. */
 export interface AllLearntView {
+  readonly wording: readonly LearntWordingView[];
+  readonly kinds: readonly LearntKindView[];
+  readonly priorities: readonly LearntPriorityView[];
   readonly lessons: readonly LearntView[];
   readonly haste: readonly LearntHasteView[];
 }

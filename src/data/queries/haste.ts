@@ -5,6 +5,7 @@ import type { LearntHasteView } from "../../core/views/learnt-view";
 import type { Database } from "../engine/database";
 import { maySeeConversation, type Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";
+import { FROM_SHARED_SLIPS } from "./shared-letters";
 
 /** Kinds of haste that are looked at for one batch of letters, shown, or taken along. */
 const MOST = 2_000;
@@ -93,9 +94,7 @@ export async function hasteToKeep(db: Database, calendar: WorkingCalendar): Prom
   const rows = await rowsOf<KeptHaste>(
     db,
     sql`select l.from_address as writer, s.haste, ${sentDay} as "sentDay", s.due_day::text as "dueDay", count(*)::int as times
-      from slip s join letter l on l.id = s.letter_id join conversation c on c.id = s.conversation_id left join project p on p.id = c.project_id
-      where ${kept} and not s.is_haste_unlearnt and not coalesce(p.is_private, false)
-        and exists (select 1 from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id and w.owner_id is null)
+      ${FROM_SHARED_SLIPS} and ${kept} and not s.is_haste_unlearnt
       group by 1, 2, 3, 4`,
   );
   const brought = await rowsOf<HasteLesson>(

@@ -4,6 +4,7 @@ import type { LearntView } from "../../core/views/learnt-view";
 import type { Database } from "../engine/database";
 import { maySeeConversation, type Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";
+import { FROM_SHARED_SLIPS } from "./shared-letters";
 
 /** Lessons that are looked at for one batch of letters, and shown on one page. */
 const MOST_LESSONS = 2_000;
@@ -11,7 +12,9 @@ const MOST_SHOWN = 200;
 
 const counted = sql`count(*) filter (where s.state = 'brushed off')::int as "brushedOff", count(*) filter (where s.state = 'kept')::int as kept, false as "isMarked"`;
 const marked = sql`count(*) filter (where s.state = 'brushed off')::int as "brushedOff", count(*) filter (where s.state <> 'brushed off')::int as kept, true as "isMarked"`;
-const taught = sql`s.made_by = 'reader' and s.rule is not null and s.state <> 'proposed' and not s.is_unlearnt`;
+/** A question that was answered, or an ask whose letter was put on its task, was read rightly. */
+const isJudged = sql`coalesce(s.set_aside, 'nothing to do') = 'nothing to do'`;
+const taught = sql`${isJudged} and s.made_by = 'reader' and s.rule is not null and s.state <> 'proposed' and not s.is_unlearnt`;
 
 /**
  * What people have taught about the letters of these writers, and of phrases whoever writes them. It is counted from the
@@ -27,7 +30,7 @@ export async function lessonsFor(db: Database, writers: readonly string[]): Prom
       select writer, null as rule, phrase, ${counted} from mine s where phrase is not null group by writer, phrase
       union all select writer, rule, null, ${counted} from mine s group by writer, rule
       union all select null, null, b.phrase, b.n, (select count(*) from slip k where k.phrase = b.phrase and k.state = 'kept')::int, false
-        from (select phrase, count(*)::int as n from slip where made_by = 'reader' and state = 'brushed off' and not is_unlearnt and phrase is not null group by phrase having count(*) > 2) b
+        from (select phrase, count(*)::int as n from slip s where ${isJudged} and made_by = 'reader' and state = 'brushed off' and not is_unlearnt and phrase is not null group by phrase having count(*) > 2) b
       union all select l.from_address, null, s.phrase, ${marked} from letter l join slip s on s.letter_id = l.id
         where l.from_address in (select jsonb_array_elements_text(${addresses}::jsonb)) and s.made_by = 'person' and s.phrase is not null and not s.is_unlearnt
         group by l.from_address, s.phrase
@@ -45,7 +48,7 @@ export async function learntFor(db: Database, viewer: Viewer): Promise<LearntVie
   >(
     db,
     sql`with seen as (select s.*, l.from_address as writer, l.from_name as name, c.subject from slip s join letter l on l.id = s.letter_id join conversation c on c.id = s.conversation_id
-          where ((s.made_by = 'reader' and s.rule is not null and s.state <> 'proposed') or (s.made_by = 'person' and s.phrase is not null)) and ${maySeeConversation(viewer)}),
+          where ${isJudged} and ((s.made_by = 'reader' and s.rule is not null and s.state <> 'proposed') or (s.made_by = 'person' and s.phrase is not null)) and ${maySeeConversation(viewer)}),
         lessons as (
           select writer, max(name) as name, null as rule, phrase, is_unlearnt as "isUnlearnt", ${counted}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) as "from" from seen s where phrase is not null and made_by = 'reader' group by writer, phrase, is_unlearnt
           union all select writer, max(name), rule, null, is_unlearnt, ${counted}, jsonb_agg(distinct jsonb_build_object('id', conversation_id, 'subject', subject)) from seen s where made_by = 'reader' group by writer, rule, is_unlearnt
@@ -68,9 +71,7 @@ export async function learntFor(db: Database, viewer: Viewer): Promise<LearntVie
 export function lessonsToKeep(db: Database): Promise<Lesson[]> {
   return rowsOf<Lesson>(
     db,
-    sql`with shared as (select s.*, l.from_address as writer from slip s join letter l on l.id = s.letter_id join conversation c on c.id = s.conversation_id left join project p on p.id = c.project_id
-          where s.phrase is not null and not s.is_unlearnt and not coalesce(p.is_private, false)
-            and exists (select 1 from arrival a join way_in w on w.id = a.way_in_id where a.letter_id = l.id and w.owner_id is null)),
+    sql`with shared as (select s.*, l.from_address as writer ${FROM_SHARED_SLIPS} and ${isJudged} and s.phrase is not null and not s.is_unlearnt),
         lessons as (
           select writer, null as rule, phrase, ${counted} from shared s where made_by = 'reader' and rule is not null and state <> 'proposed' group by writer, phrase
           union all select writer, rule, null, ${counted} from shared s where made_by = 'reader' and rule is not null and state <> 'proposed' group by writer, rule

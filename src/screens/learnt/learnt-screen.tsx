@@ -3,9 +3,25 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import Link from "next/link";
 import { sayHasteDays } from "../../core/reading/haste";
-import type { AllLearntView, LearntHasteView, LearntView } from "../../core/views/learnt-view";
+import type { SlipKind } from "../../core/reading/slip";
+import type {
+  AllLearntView,
+  LearntHasteView,
+  LearntKindView,
+  LearntPriorityView,
+  LearntView,
+  LearntWordingView,
+} from "../../core/views/learnt-view";
 import { ask, ServerSaysNo, tell } from "../parts/client";
+import { KIND_NAMES } from "../parts/marks";
 import { useSay } from "../parts/says";
+
+const A_KIND: Readonly<Record<SlipKind, string>> = {
+  ask: "an ask",
+  question: "a question",
+  promise: "a promise",
+  trouble: "trouble",
+};
 
 function times(count: number): string {
   return count === 1 ? "once" : count === 2 ? "twice" : `${count} times`;
@@ -27,6 +43,26 @@ function hasteInWords({ haste, means }: LearntHasteView): string {
   return most && most.kept > (next?.kept ?? 0)
     ? `“${haste}” means ${sayHasteDays(most.days)}: kept ${kept}.`
     : `“${haste}” is read as usual: kept ${kept}.`;
+}
+
+/** What a phrase of a writer is from now on, as a sentence. */
+function kindInWords({ phrase, read, kind, times: count }: LearntKindView): string {
+  return `“${phrase}” is ${A_KIND[kind]}, not ${A_KIND[read]}: set right ${times(count)}.`;
+}
+
+/** What priority a writer's slips have from now on, as a sentence. */
+function priorityInWords({ read, keptAs, kept, of }: LearntPriorityView): string {
+  return `What reads as ${read} priority is ${keptAs}: kept so ${times(kept)} of ${of}.`;
+}
+
+/** What was set right among all that a rule found, as a sentence. */
+function wordingInWords({ rule, read, brushedOff, changed, kept }: LearntWordingView): string {
+  const right = [
+    brushedOff > 0 ? `brushed off ${times(brushedOff)}` : null,
+    changed > 0 ? `made another kind ${times(changed)}` : null,
+    kept > 0 ? `kept as it was ${times(kept)}` : "never kept as it was",
+  ];
+  return `${KIND_NAMES[read]}, because: ${rule}. It was ${right.filter(Boolean).join(", ")}.`;
 }
 
 interface Learnt {
@@ -68,7 +104,7 @@ export function LearntScreen({ first }: { first: AllLearntView }) {
     queryFn: () => ask<AllLearntView>("/api/learnt"),
     initialData: first,
   });
-  const { lessons, haste } = data;
+  const { wording, kinds, priorities, lessons, haste } = data;
   const turn = async (what: object) => {
     try {
       queries.setQueryData(["learnt"], await tell<AllLearntView>("/api/learnt", what));
@@ -76,7 +112,7 @@ export function LearntScreen({ first }: { first: AllLearntView }) {
       say({ text: error instanceof ServerSaysNo ? error.message : "The server cannot be reached.", isFault: true });
     }
   };
-  const writers = new Map([...lessons, ...haste].map(({ writer, name }) => [writer, name]));
+  const writers = new Map([...kinds, ...priorities, ...lessons, ...haste].map(({ writer, name }) => [writer, name]));
   return (
     <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-4 pt-[14px]">
       <section className="pan mx-auto max-w-[900px]" aria-label="What was learnt">
@@ -86,13 +122,31 @@ export function LearntScreen({ first }: { first: AllLearntView }) {
             What is brushed off is doubted in the next letters of the same writer, and set words are not proposed again;
             what is kept counts for it; words that you marked yourself are proposed from then on. It holds for everybody
             here, at once, and undo takes it back. The day for which “as soon as possible” was kept is what it means
-            with that writer from then on.
+            with that writer from then on; so is the priority that most of theirs were kept with. A kind that you set
+            right is that kind when the same words come again.
           </p>
         </div>
-        {writers.size === 0 && (
+        {writers.size === 0 && wording.length === 0 && (
           <p className="px-5 py-6 text-soft">
             Nothing yet. Brush a slip off in Sort, and what was learnt from it stands here.
           </p>
+        )}
+        {wording.length > 0 && (
+          <section aria-label="In everybody’s letters" className="border-t border-hairline">
+            <h2 className="px-5 pt-3 text-[15px]">In everybody’s letters</h2>
+            <p className="px-5 text-[12.5px] text-soft">
+              Passages that are worded like those that were set right are read the same way, whoever writes them.
+            </p>
+            <ul>
+              {wording.map((one) => (
+                <OneLesson
+                  key={`${one.rule} ${one.read} ${one.isUnlearnt}`}
+                  lesson={{ ...one, words: wordingInWords(one) }}
+                  onTurn={() => void turn({ rule: one.rule, read: one.read, isUnlearnt: !one.isUnlearnt })}
+                />
+              ))}
+            </ul>
+          </section>
         )}
         {[...writers].map(([writer, name]) => (
           <section key={writer} aria-label={name} className="border-t border-hairline first:border-t-0">
@@ -106,6 +160,24 @@ export function LearntScreen({ first }: { first: AllLearntView }) {
                     key={`${one.haste} ${one.isUnlearnt}`}
                     lesson={{ ...one, words: hasteInWords(one) }}
                     onTurn={() => void turn({ writer, haste: one.haste, isUnlearnt: !one.isUnlearnt })}
+                  />
+                ))}
+              {priorities
+                .filter((one) => one.writer === writer)
+                .map((one) => (
+                  <OneLesson
+                    key={`${one.read} ${one.isUnlearnt}`}
+                    lesson={{ ...one, words: priorityInWords(one) }}
+                    onTurn={() => void turn({ writer, read: one.read, isUnlearnt: !one.isUnlearnt })}
+                  />
+                ))}
+              {kinds
+                .filter((one) => one.writer === writer)
+                .map((one) => (
+                  <OneLesson
+                    key={`${one.phrase} ${one.read} ${one.kind} ${one.isUnlearnt}`}
+                    lesson={{ ...one, words: kindInWords(one) }}
+                    onTurn={() => void turn({ writer, phrase: one.phrase, isUnlearnt: !one.isUnlearnt })}
                   />
                 ))}
               {lessons

@@ -143,6 +143,7 @@ function OpenBoard({
     e: () => lit && (!lit.changes || lit.due) && setEditing("due"),
     r: () => lit && !lit.changes && setEditing("priority"),
     t: () => lit && !lit.changes && setEditing("title"),
+    i: () => lit && !lit.changes && setEditing("kind"),
     h: () => lit && !lit.changes && setHanding(lit.id),
     g: () => openProject(true),
     w: () => answered && setWriting(true),

@@ -3,7 +3,7 @@ import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import type { CorrespondentView, SlipView } from "../../core/views/views";
 
 /** The values of a slip that can be changed in place. */
-export type SlipField = "title" | "owner" | "due" | "priority" | "estimate" | "project";
+export type SlipField = "title" | "owner" | "due" | "priority" | "estimate" | "project" | "kind";
 
 /** What a slip's card is given, and what it tells of. */
 export interface SlipCardProps {

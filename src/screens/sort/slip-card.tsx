@@ -6,9 +6,9 @@ import { isSure } from "../../core/reading/slip";
 import { sayDistance } from "../../core/time/say-day";
 import type { SlipView } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
-import { KIND_COLOURS, KIND_NAMES, KindMark, PersonLabel, PriorityRule } from "../parts/marks";
+import { KIND_NAMES, KindMark, PersonLabel, PriorityRule } from "../parts/marks";
 import { EstimateWord } from "../words/estimate-word";
-import { OwnerWord, PriorityWord, ProjectWord } from "../words/picks";
+import { KindWord, OwnerWord, PriorityWord, ProjectWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
 import { ChangeCard } from "./change-card";
 import type { SlipCardProps, SlipField } from "./slip-card-props";
@@ -64,7 +64,12 @@ export function SlipCard(props: SlipCardProps) {
       <div className="flex justify-between text-[12px] leading-[17px]">
         <span className="flex items-center gap-[7px]">
           <KindMark kind={slip.kind} number={props.number} />
-          <b className={KIND_COLOURS[slip.kind]}>{isUnsure ? `${KIND_NAMES[slip.kind]}?` : KIND_NAMES[slip.kind]}</b>
+          <KindWord
+            kind={slip.kind}
+            isUnsure={isUnsure}
+            {...open("kind")}
+            onPick={(to) => void props.onChange({ field: "kind", to })}
+          />
           {isUnsure && <span className="text-soft">not sure</span>}
         </span>
         <span className="text-soft">{becomes(slip, me.id)}</span>

@@ -139,6 +139,7 @@ describe("a field changed on the screen before it is saved", () => {
     { field: "estimate", to: 90 },
     { field: "project", to: { projectId: null, workstreamId: null } },
     { field: "state", to: "done" },
+    { field: "kind", to: "trouble" },
   ];
 
   test("changes that field and no other, and never the row it was given", () => {
@@ -156,6 +157,7 @@ describe("a field changed on the screen before it is saved", () => {
         estimate: ["estimate"],
         project: ["projectId", "project"],
         state: ["state"],
+        kind: ["kind"],
       };
       expect([change.field, changed.sort()]).toEqual([change.field, allowed[change.field].sort()]);
     }
@@ -188,6 +190,7 @@ describe("a field changed on the screen before it is saved", () => {
       estimate: { estimate: null },
       project: { projectId: "keel", workstreamId: null },
       state: { state: "to begin" },
+      kind: { kind: one.kind },
     });
   });
 });

@@ -1,3 +1,4 @@
+import type { SlipKind } from "../../core/reading/slip";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import type { CorrespondentView, HouseView, SlipView, TaskRow } from "../../core/views/views";
 
@@ -7,6 +8,7 @@ type Shown = Pick<
   "title" | "owner" | "theirs" | "due" | "priority" | "estimate" | "projectId" | "workstreamId"
 > & {
   readonly state: string;
+  readonly kind: SlipKind | null;
 };
 
 /** The columns behind a field as the person saw them, so that a change made meanwhile by somebody else is noticed. */
@@ -26,6 +28,8 @@ export function columnsSeen(shown: Shown, field: FieldChange["field"]): Record<s
       return { projectId: shown.projectId, workstreamId: shown.workstreamId };
     case "state":
       return { state: shown.state };
+    case "kind":
+      return { kind: shown.kind };
   }
 }
 
@@ -55,6 +59,8 @@ export function withChange<Of extends Shown>(
       return { ...shown, ...change.to };
     case "state":
       return { ...shown, state: change.to };
+    case "kind":
+      return { ...shown, kind: change.to };
   }
 }
 

@@ -1,11 +1,11 @@
 "use client";
 
 import type { ReactNode } from "react";
-import { PRIORITIES, type Priority } from "../../core/reading/slip";
+import { PRIORITIES, type Priority, SLIP_KINDS, type SlipKind } from "../../core/reading/slip";
 import { TASK_STATES, type TaskState } from "../../core/tasks/task";
 import type { CorrespondentView, PersonView } from "../../core/views/views";
 import { useHouse } from "../parts/house";
-import { PersonLabel, PRIORITY_NAMES, PriorityRule, StateSign } from "../parts/marks";
+import { KIND_COLOURS, KIND_NAMES, PersonLabel, PRIORITY_NAMES, PriorityRule, StateSign } from "../parts/marks";
 import { type Pick, PickWord } from "./pick-word";
 
 /** The owner that a pick stands for. */
@@ -112,6 +112,42 @@ export function PriorityWord(props: WordProps<Priority> & { priority: Priority; 
       isQuiet={props.isQuiet}
       onPick={props.onPick}
       width={90}
+    />
+  );
+}
+
+const KIND_NOTES: Readonly<Record<SlipKind, string>> = {
+  ask: "somebody is to do it",
+  question: "an answer is wanted",
+  promise: "the writer will do it",
+  trouble: "something is at risk",
+};
+
+/** What a passage is; the reader may have taken it for something else. */
+export function KindWord(props: WordProps<SlipKind> & { kind: SlipKind; isUnsure: boolean }) {
+  const picks = () =>
+    SLIP_KINDS.map((kind) => ({
+      id: kind,
+      value: kind,
+      name: KIND_NAMES[kind],
+      matches: [kind],
+      note: KIND_NOTES[kind],
+    }));
+  return (
+    <PickWord
+      label="Kind"
+      shown={
+        <b className={KIND_COLOURS[props.kind]}>
+          {KIND_NAMES[props.kind]}
+          {props.isUnsure && "?"}
+        </b>
+      }
+      picks={picks}
+      isOpen={props.isOpen}
+      onOpen={props.onOpen}
+      isQuiet
+      onPick={props.onPick}
+      width={100}
     />
   );
 }

@@ -2,6 +2,7 @@ import { expect, test } from "vitest";
 import { LEARNT } from "@/core/following/weighing/learnt";
 import type { LetterGround } from "@/core/reading/kind-rule";
 import { KIND_RULES } from "@/core/reading/rules/list";
+import held from "@/core/reading/weighing/held.json";
 import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
 import { judge, NO_WORDING } from "@/core/reading/weighing/sense";
 import type { WordingWeights } from "@/core/reading/weighing/shares";
@@ -10,6 +11,7 @@ import { labelledLetters, UNLEARNT_SETS } from "../labelled";
 import { scoreReading } from "../score";
 import { labelledAnswers } from "./answers";
 import { learnFollowing } from "./examples";
+import { passagesHeld } from "./held-passages";
 import { learnWording } from "./in-letter";
 import { type Example, learn } from "./logistic";
 import { learnPassages, passagesLabelled, passagesOfSet } from "./passages";
@@ -49,6 +51,13 @@ test("the weights of wording that are kept are those that the labelled passages 
   expect(passages).toBeGreaterThan(5_000);
   expect(learnt).toEqual(LEARNT_WORDING);
 }, 600_000);
+
+test("the passages that an organisation's own learning is held against are of every kind, and kept as they are labelled", async () => {
+  const passages = await passagesHeld();
+  console.log(`${passages.length} passages are held`);
+  expect(passages.length).toBeGreaterThan(4_500);
+  expect(passages).toEqual(held);
+});
 
 test("passages that were held back are read for what they are more often than by the rules alone", async () => {
   const held = ["plain", "workshop"];

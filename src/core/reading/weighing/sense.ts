@@ -1,7 +1,7 @@
 import type { Clause } from "../clauses";
 import type { KindRule, LetterGround } from "../kind-rule";
 import { SLIP_KINDS, type SlipKind } from "../slip";
-import { asShares, type WordingWeights } from "./shares";
+import { asShares, type NameWeights, type WordingWeights } from "./shares";
 import { wordingOf } from "./wording";
 
 /** What a clause can be: nothing, or the kind of a slip. */
@@ -23,6 +23,8 @@ export interface Judged {
   readonly rule: string;
   /** Words that speak for it most, where no rule does; none where a rule does. */
   readonly words: readonly string[];
+  /** It is so because like passages were dealt with so in the organisation. */
+  readonly isTaught?: boolean;
   readonly confidence: number;
 }
 
@@ -30,7 +32,7 @@ export interface Judged {
 const RULE_COUNTS = 1.7;
 
 /** What a rule counts for, in the logarithm of odds. */
-function countOf({ confidence }: Pick<KindRule, "confidence">): number {
+export function ruleCounts({ confidence }: Pick<KindRule, "confidence">): number {
   return RULE_COUNTS * Math.log(confidence / (1 - confidence));
 }
 
@@ -42,6 +44,9 @@ const TROUBLE_DOUBTED = 0.3;
 
 /** What is known by its wording alone is never sure: of such slips on letters unseen before, two in three were right at best. */
 const SUREST_WORDING = 0.7;
+
+/** What people taught by many like passages can be sure. */
+const SUREST_TAUGHT = 0.9;
 
 /** A share from which wording alone proposes something: below it half of what was proposed was nothing. */
 const WORDING_FROM = 0.5;
@@ -59,8 +64,8 @@ const MOST_COUNTED = 0.95;
 /** Whether a rule could make anything of a clause of these scores: where another sense is too plain for that, it is not asked. */
 function canCount(rule: KindRule, scores: readonly number[]): boolean {
   if (rule.isCertain) return true;
-  if (!rule.says) return scores[0]! - Math.max(...scores.slice(1)) <= countOf({ confidence: MOST_COUNTED });
-  const said = scores[SENSES.indexOf(rule.says)]! + countOf(rule);
+  if (!rule.says) return scores[0]! - Math.max(...scores.slice(1)) <= ruleCounts({ confidence: MOST_COUNTED });
+  const said = scores[SENSES.indexOf(rule.says)]! + ruleCounts(rule);
   return scores.every((score) => score <= said);
 }
 
@@ -124,10 +129,33 @@ function strongest(found: readonly string[], { weights }: WordingWeights, kind: 
     .slice(0, WORDS_SHOWN);
 }
 
+/** What the wording of a clause weighs in an organisation, beside what it weighs everywhere. */
+function weighHere(clause: Clause, house: readonly NameWeights[]): number[] {
+  const scores = SENSES.map(() => 0);
+  const names = new Set(wordingOf(clause));
+  for (const weights of house)
+    for (const name of names) {
+      const own = weights.get(name);
+      if (own) for (let k = 0; k < scores.length; k += 1) scores[k]! += own[k]!;
+    }
+  return scores;
+}
+
+/** From here on what an organisation taught is why a clause is what it is, in the logarithm of odds. */
+const TAUGHT_FROM = 1;
+
+/** How much more than any other sense an organisation's own examples make a clause this one. */
+function taughtOf(here: readonly number[] | null, place: number): boolean {
+  if (!here) return false;
+  const others = here.filter((_, k) => k !== place);
+  return here[place]! - Math.max(...others) >= TAUGHT_FROM;
+}
+
 /**
  * What a clause is: by the rules, and by how it is worded, held against labelled passages (weighed together as odds). What a
  * certain rule says is not weighed. Null where it is nothing.
  * @param weight what the clause weighs in its letter (`weighLetter`)
+ * @param house what wording weighs in the organisation beside that
  */
 export function judge(
   clause: Clause,
@@ -135,16 +163,19 @@ export function judge(
   rules: readonly KindRule[],
   learnt: WordingWeights,
   weight: readonly number[],
+  house: readonly NameWeights[] = [],
 ): Judged | null {
   const scores =
     learnt === NO_WORDING ? null : weight.map((one, k) => (SENSES[k] === "trouble" ? one - TROUBLE_DOUBTED : one));
+  const here = scores && house.length > 0 ? weighHere(clause, house) : null;
+  if (scores && here) for (let k = 0; k < scores.length; k += 1) scores[k]! += here[k]!;
   const ruled = ruledBy(clause, ground, rules, scores);
   const said = ruled?.said ?? null;
   if (!scores || (said && ruled?.rule.isCertain))
     return ruled && said && said !== "nothing"
       ? { kind: said, rule: ruled.rule.name, words: [], confidence: ruled.rule.confidence }
       : null;
-  if (ruled && said) scores[SENSES.indexOf(said)]! += said === "nothing" ? NOTHING_COUNTS : countOf(ruled.rule);
+  if (ruled && said) scores[SENSES.indexOf(said)]! += said === "nothing" ? NOTHING_COUNTS : ruleCounts(ruled.rule);
   const weighed = asShares(scores);
   const best = weighed.indexOf(Math.max(...weighed));
   const sense = SENSES[best]!;
@@ -154,10 +185,12 @@ export function judge(
   if (sense === said && ruled)
     return { kind: sense, rule: ruled.rule.name, words: [], confidence: Math.min(ruled.rule.confidence, share) };
   if (weighed[best]! < WORDING_FROM) return null;
+  const isTaught = taughtOf(here, best);
   return {
     kind: sense,
     rule: LIKE[sense],
     words: strongest(wordingOf(clause), learnt, sense),
-    confidence: Math.min(SUREST_WORDING, share),
+    ...(isTaught ? { isTaught } : {}),
+    confidence: Math.min(isTaught ? SUREST_TAUGHT : SUREST_WORDING, share),
   };
 }

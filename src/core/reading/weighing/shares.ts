@@ -12,6 +12,15 @@ export interface WordingWeights extends Weights {
   readonly inLetter: SurroundingsWeights | null;
 }
 
+/** What names of wording weigh beside what they weigh everywhere: one number for each class. */
+export type NameWeights = ReadonlyMap<string, readonly number[]>;
+
+/** What wording weighs in one organisation: in everybody's letters, and beside that in those of each writer, by address. */
+export interface HouseWording {
+  readonly everybody: NameWeights;
+  readonly writers: ReadonlyMap<string, NameWeights>;
+}
+
 /** Weights of numbers that are measured: a row of weights for each, one for each class. */
 export interface SurroundingsWeights {
   readonly bias: readonly number[];

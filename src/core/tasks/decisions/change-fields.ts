@@ -1,4 +1,4 @@
-import type { Priority } from "../../reading/slip";
+import type { Priority, SlipKind } from "../../reading/slip";
 import { isDay } from "../../time/day";
 import { LONGEST_ESTIMATE } from "../../time/duration";
 import { isZone } from "../../time/moment";
@@ -15,7 +15,9 @@ export type FieldChange =
   | { readonly field: "priority"; readonly to: Priority }
   | { readonly field: "estimate"; readonly to: number | null }
   | { readonly field: "project"; readonly to: { projectId: string | null; workstreamId: string | null } }
-  | { readonly field: "state"; readonly to: TaskState };
+  | { readonly field: "state"; readonly to: TaskState }
+  /** Of a slip: what its passage is. */
+  | { readonly field: "kind"; readonly to: SlipKind };
 
 /** A row whose fields are changed. `shown` gives the value of a field as the screens say it, to compare and to report. */
 export interface FieldFacts {
@@ -27,6 +29,8 @@ export interface FieldFacts {
   readonly now: RowValues;
   readonly lastChangedBy: string;
   readonly actorId: string;
+  /** Who wrote the letter that a slip stands in, where that is somebody who can have it. */
+  readonly writer?: Owner | null;
   /** Names for ids, to say what somebody else has put there. */
   say(field: FieldChange["field"], columns: RowValues): string;
 }
@@ -54,6 +58,8 @@ export function columnsOf(change: FieldChange): { ok: true; columns: RowValues }
       return { ok: true, columns: change.to };
     case "state":
       return { ok: true, columns: { state: change.to } };
+    case "kind":
+      return { ok: true, columns: { kind: change.to } };
   }
 }
 
@@ -84,6 +90,7 @@ export function changeField(facts: FieldFacts, change: FieldChange, was: RowValu
     ...(facts.row === "task" && change.field === "owner" ? ownerOfTask(facts, change.to, now) : {}),
     ...(facts.row === "task" ? { changedAt: now } : {}),
     ...(change.field === "state" ? stateOfTask(facts, change.to, now) : {}),
+    ...(change.field === "kind" ? ownerByKind(facts, change.to) : {}),
   };
   if (Object.entries(columns.columns).every(([key, value]) => facts.now[key] === value))
     return { ok: true, writes: [], about: facts.about };
@@ -94,6 +101,16 @@ export function changeField(facts: FieldFacts, change: FieldChange, was: RowValu
 export function holdingOf(columns: RowValues): Holding {
   const ownerId = typeof columns.ownerId === "string" ? columns.ownerId : null;
   return { ownerId, chain: Array.isArray(columns.chain) ? (columns.chain as unknown as Chain) : [] };
+}
+
+/** A promise is its writer's; what is no promise after all is not theirs any more. */
+function ownerByKind({ now: columns, writer }: FieldFacts, to: SlipKind): RowValues {
+  if (!writer) return {};
+  const nobody = ownerColumns({ side: "ours", personId: null });
+  const theirs = ownerColumns(writer);
+  const has = columns.ownerId === theirs.ownerId && columns.theirsId === theirs.theirsId;
+  if (to === "promise") return theirs;
+  return columns.kind === "promise" && has ? nobody : {};
 }
 
 /** Given to somebody of the team it is handed over; asked of somebody outside it is waited for by whoever had it. */

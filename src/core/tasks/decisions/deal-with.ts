@@ -22,7 +22,7 @@ export function nothingToDo(
     row: "slip",
     id: slip.id,
     isNew: false,
-    values: { state: "brushed off" },
+    values: { state: "brushed off", setAside: outcome },
   }));
   return {
     ok: true,
@@ -55,7 +55,7 @@ export function backToSort(facts: ConversationFacts, now: string): Outcome {
   if (facts.place === "sort") return refused({ code: "invalid", why: "This conversation is in Sort already." });
   const writes: Write[] = facts.slips
     .filter((slip) => slip.state === "brushed off")
-    .map((slip) => ({ row: "slip", id: slip.id, isNew: false, values: { state: "proposed" } }));
+    .map((slip) => ({ row: "slip", id: slip.id, isNew: false, values: { state: "proposed", setAside: null } }));
   writes.push({
     row: "conversation",
     id: facts.conversationId,

@@ -127,6 +127,19 @@ test("what somebody else has changed meanwhile is not written over unseen", () =
   expect(written(changeField(fields({ title: "Mine" }), change, { title: "Old" }, NOW))).toHaveLength(0);
 });
 
+test("what is set right to a promise is its writer's; set right to something else, it is theirs no more", () => {
+  const writer = { side: "theirs", correspondentId: "mole" } as const;
+  const owners = (to: "promise" | "ask", now: Record<string, string | null>) => {
+    const facts = { ...fields({ kind: "ask", ownerId: null, theirsId: null, ...now }), row: "slip" as const, writer };
+    const [write] = written(changeField(facts, { field: "kind", to }, null, NOW));
+    return write?.values;
+  };
+  expect(owners("promise", {})).toEqual({ kind: "promise", ownerId: null, theirsId: "mole" });
+  expect(owners("promise", { ownerId: "suki" })).toEqual({ kind: "promise", ownerId: null, theirsId: "mole" });
+  expect(owners("ask", { kind: "promise", theirsId: "mole" })).toEqual({ kind: "ask", ownerId: null, theirsId: null });
+  expect(owners("ask", { kind: "promise", ownerId: "suki" })).toEqual({ kind: "ask" });
+});
+
 test("titles and days that cannot be are refused with what was kept", () => {
   for (const [change, word] of [
     [{ field: "title", to: "x".repeat(5_000) }, "5000"],

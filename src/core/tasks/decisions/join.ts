@@ -35,7 +35,7 @@ export function joinTask(facts: JoinFacts, now: string): Outcome {
     return invalid("This conversation stands on that task already.");
   const writes: Write[] = conversation.slips
     .filter((slip) => slip.state === "proposed")
-    .map(({ id }) => ({ row: "slip", id, isNew: false, values: { state: "brushed off" } }));
+    .map(({ id }) => ({ row: "slip", id, isNew: false, values: { state: "brushed off", setAside: "joined" } }));
   const about = [conversation.conversationId, task.id];
   if (task.conversationId === null) {
     writes.push({ row: "task", id: task.id, isNew: false, values: { conversationId: conversation.conversationId } });

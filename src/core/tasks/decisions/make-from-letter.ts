@@ -51,7 +51,7 @@ export function makeFromLetter(facts: FromLetterFacts, now: string): Outcome {
         row: "slip" as const,
         id: slip.id,
         isNew: false,
-        values: { state: "brushed off" },
+        values: { state: "brushed off", setAside: "joined" },
       })),
       { ...dealt, values: { ...dealt.values, projectId: facts.projectId } },
     ],

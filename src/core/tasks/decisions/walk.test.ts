@@ -36,7 +36,7 @@ class House {
       putUntil: null,
       returnedAt: null,
     });
-    for (let i = 0; i < slipCount; i += 1) this.rows.set(`s${i}`, { state: "proposed", taskId: null });
+    for (let i = 0; i < slipCount; i += 1) this.rows.set(`s${i}`, { state: "proposed", taskId: null, setAside: null });
   }
 
   slips(): SlipFacts[] {
