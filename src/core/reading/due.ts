@@ -66,5 +66,7 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
   const candidates = corrected ? usable.filter((date) => date.start > corrected.index) : usable;
   const led = (lead: RegExp) => candidates.find((date) => lead.test(text.slice(0, date.start)));
   const best = led(LIMIT_LEAD) ?? led(DUE_LEAD) ?? candidates[0] ?? usable[0];
-  return best ? { day: best.day, time: best.time, others: best.others, words: best.words } : null;
+  return best
+    ? { day: best.day, time: best.time, others: best.others, words: best.words.replace(/(?<=\p{L}{4})\.$/u, "") }
+    : null;
 }

@@ -99,9 +99,13 @@ export function isImperative(text: string, isAddressed = false): boolean {
   if (soft) return VERBS.has(soft[1]!.toLowerCase());
   const [first = "", second = ""] = text.split(/\s+/);
   if (second === "") return false;
-  if (/^(?:be so (?:kind|good)|be sure to|do (?!\w+ (?:not )?(?:think|know|mind))\w+)\b/i.test(text)) return true;
+  if (
+    /^(?:be so (?:kind|good)|be sure to|do (?!(?:you|we|i|they)\b|\w+ (?:not )?(?:think|know|mind))\w+)\b/i.test(text)
+  )
+    return true;
   const verb = first.toLowerCase().replace(/[^\p{L}-]/gu, "");
   if (VERBS.has(verb) && /^\p{L}+(?:-\p{L}+)?$/u.test(first)) {
+    if (verb === "do" && /^(?:you|we|i|they|he|she)$/i.test(second)) return false;
     if (verb === "be") return /^(?:at|in|on|there|here|ready|back|outside|sure|careful|prepared)$/i.test(second);
     if (verb === "have" && !/\b(?:ready|sent|done|\w+ed|\w+en|made|put|cut|brought)\b/i.test(text)) return isAddressed;
     if (OBJECT.test(second.toLowerCase()) || /^\p{Lu}/u.test(second))

@@ -1,11 +1,12 @@
 import { bareClause } from "./bare-clause";
 import type { Person, SlipKind } from "./slip";
+import { askInTitle, promiseInTitle } from "./title-turns";
 
 /** Longest title a slip is given; a person may write a longer one. */
 export const LONGEST_TITLE = 70;
 
 const ASK_LEAD =
-  /^(?:please|kindly|pls|just|also|further|then|so|and|would you mind|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|one of you)(?: please| kindly| also| possibly| perhaps)*|(?:could|can) (?:i|we) (?:please )?(?=have|get)|do you think you could|(?:any|is there (?:any|a)) chance (?:that )?you (?:could|can)|(?:i|we)(?:['’]d| would) (?:be grateful|appreciate it|be glad) if you (?:could|would)|it would (?:be \w+|help(?: us| me)?) if you (?:could|would)?|(?:i|we) (?:was |were |am |are )?wonder(?:ing|ed)? (?:if|whether) you (?:could|can|would)|(?:i|we)(?:['’]d| would)? (?:also |still |really )?(?:need|like|want) you to|you (?:must|have to|need to|should|will have to)|make sure (?:that )?(?:you )?|don['’]t forget to|remember to|be so kind as to|do)\b[\s,]*/i;
+  /^(?:please|kindly|pls|just|also|further|then|so|and|would you mind|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|one of you)(?: please| kindly| also| possibly| perhaps)*|(?:could|can) (?:i|we) (?:please )?(?=have|get)|do you think you could|(?:any|is there (?:any|a)) chance (?:that )?you (?:could|can)|(?:i|we)(?:['’]d| would) (?:be grateful|appreciate it|be glad) if you (?:could|would)|it would (?:be \w+|help(?: us| me)?) if you (?:could|would)?|(?:i|we) (?:was |were |am |are )?wonder(?:ing|ed)? (?:if|whether) you (?:could|can|would)|(?:i|we)(?:['’]d| would)? (?:also |still |really )?(?:need|like|want) you to|you (?:must|have to|need to|should|will have to)|make sure (?:that )?(?:you )?|don['’]t forget to|remember to|be so kind as to|do(?! (?:it|that|this|so|the|a|an|your|my|our|one|both|not|all|what|you)\b))\b[\s,]*/i;
 
 /** Soft clothes of an order: "perhaps you could", "I suggest you", "let's", "it is time somebody". */
 const SOFT_LEAD =
@@ -42,8 +43,8 @@ function withoutWords(text: string, words: string | null): string {
   if (at === -1) return text;
   const before = text
     .slice(0, at)
-    .replace(/[\s,]*\b(?:by|before|on|until|till|for|no later than|due|at)?\s*(?:the\s*)?$/i, "");
-  const after = text.slice(at + words.length).replace(/^\s*(?:at the latest|latest)\b/i, "");
+    .replace(/[\s,]*\b(?:by|before|on|until|till|for|no later than|due|at|in)?\s*(?:the\s*)?$/i, "");
+  const after = text.slice(at + words.length).replace(/^\s*(?:at the latest|latest|say)\b/i, "");
   return /[\p{L}\d]/u.test(after) ? `${before}${/^[\s,.;]/.test(after) ? "" : " "}${after}` : before;
 }
 
@@ -64,6 +65,7 @@ export function titleOf(
     .replace(/[.!]+["”']?$/, "")
     .trim();
   if (kind === "ask") {
+    text = askInTitle(text, first);
     for (let i = 0; i < 3; i += 1) text = text.replace(ASK_LEAD, "").replace(SOFT_LEAD, "");
     text = text
       .replace(
@@ -76,11 +78,6 @@ export function titleOf(
         "",
       )
       .replace(/\?$/, "");
-  } else if (kind === "promise") {
-    text = text.replace(
-      /^(?:i|we)(?:['’]ll| will| shall| can| should be able to|['’]m going to| am going to|['’]re going to| are going to| promise to)\s+(?:also |then |just )*/i,
-      "",
-    );
   }
   text = withoutWords(text, words)
     .replace(REASON, "")
@@ -88,7 +85,10 @@ export function titleOf(
     .replace(/[\s,;:–-]+$/, "")
     .trim();
   if (kind === "promise")
-    text = text.replace(/\b(send|tell|give|let|show|get|ring|call|bring|write|pass|forward) you\b/i, `$1 ${you}`);
+    text = promiseInTitle(text, you).replace(
+      /\b(send|tell|give|let|show|get|ring|call|bring|write|pass|forward) you\b/i,
+      `$1 ${you}`,
+    );
   if (kind === "question") {
     const asked = text
       .replace(/\?+$/, "")

@@ -10,11 +10,13 @@ import { forSomebody } from "./for-somebody";
 import { givenTo } from "./given-to";
 import { goodsHarmed } from "./goods-harmed";
 import { goodwill } from "./goodwill";
+import { halfSaid } from "./half-said";
 import { indirectQuestion } from "./indirect-question";
 import { listPoint } from "./list-point";
 import { meansLack } from "./means-lack";
 import { need } from "./need";
 import { nothing } from "./nothing";
+import { offered } from "./offered";
 import { order } from "./order";
 import { orderForThing } from "./order-for-thing";
 import { owed } from "./owed";
@@ -34,6 +36,7 @@ import { willCome } from "./will-come";
 /** Every rule that says what a passage is, in the order in which they are asked; the first that answers wins. */
 export const KIND_RULES: readonly KindRule[] = [
   nothing, // first: courtesy and releases look like asks
+  halfSaid,
   actionLine,
   whoever,
   colleague,
@@ -52,6 +55,7 @@ export const KIND_RULES: readonly KindRule[] = [
   indirectQuestion,
   question,
   promise,
+  offered,
   undertaking,
   willCome,
   goodsHarmed, // trouble last: a clause that asks or promises is that first

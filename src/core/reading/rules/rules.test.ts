@@ -38,6 +38,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Make sure the hatch is shut.",
     "Don't forget the life jackets.",
     "Do not launch her before I am back.",
+    "Do you mind moving the dinghy?",
     "It would help if you measured the berth.",
     "I wonder if you could lend us a winch.",
     "We are still waiting for the survey.",
@@ -55,6 +56,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ],
   question: [
     "When does the tide turn?",
+    "Do you mind if I moor at your berth?",
+    "Do you know anyone who mends spinnakers?",
     "Is the slip free on Saturday?",
     "Which varnish did you use on the deck?",
     "Who has the key of the shed?",
@@ -66,6 +69,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ],
   promise: [
     "I'll bring the spare anchor tomorrow.",
+    "We can deliver the ropes on Monday for the same price.",
     "We will send you the quote on Friday.",
     "You'll have the sail back by Wednesday.",
     "I will ring the harbour master.",
@@ -93,6 +97,11 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ],
   nothing: [
     "Yes, go ahead whenever it suits you.",
+    "No rush before the regatta.",
+    "By the end of next month would do.",
+    "I am asked by the crew to say that the galley has never been cleaner.",
+    "I told Rosa I would ask.",
+    "If they crossed with our letter",
     "Please go ahead as we agreed.",
     "Thank you for the lovely afternoon.",
     "Please find attached the drawing.",
