@@ -6,7 +6,7 @@ import { isSure } from "../../core/reading/slip";
 import { sayDistance } from "../../core/time/say-day";
 import type { SlipView } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
-import { KIND_NAMES, KindMark, PersonLabel, PriorityRule } from "../parts/marks";
+import { KIND_COLOURS, KIND_NAMES, KindMark, PersonLabel, PriorityRule } from "../parts/marks";
 import { EstimateWord } from "../words/estimate-word";
 import { KindWord, OwnerWord, PriorityWord, ProjectWord } from "../words/picks";
 import { DueWord, TitleWord } from "../words/text-words";
@@ -61,15 +61,19 @@ export function SlipCard(props: SlipCardProps) {
       onFocus={props.onLight}
       onMouseDown={props.onLight}
     >
-      <div className="flex justify-between text-[12px] leading-[17px]">
+      <div className={`flex items-center justify-between text-[12px] leading-[17px] ${isLit ? "min-h-6" : ""}`}>
         <span className="flex items-center gap-[7px]">
           <KindMark kind={slip.kind} number={props.number} />
-          <KindWord
-            kind={slip.kind}
-            isUnsure={isUnsure}
-            {...open("kind")}
-            onPick={(to) => void props.onChange({ field: "kind", to })}
-          />
+          {isLit ? (
+            <KindWord
+              kind={slip.kind}
+              isUnsure={isUnsure}
+              {...open("kind")}
+              onPick={(to) => void props.onChange({ field: "kind", to })}
+            />
+          ) : (
+            <b className={KIND_COLOURS[slip.kind]}>{isUnsure ? `${KIND_NAMES[slip.kind]}?` : KIND_NAMES[slip.kind]}</b>
+          )}
           {isUnsure && <span className="text-soft">not sure</span>}
         </span>
         <span className="text-soft">{becomes(slip, me.id)}</span>
@@ -78,7 +82,7 @@ export function SlipCard(props: SlipCardProps) {
         title={slip.title}
         {...open("title")}
         onSave={(title) => props.onChange({ field: "title", to: title })}
-        className="mt-px text-[14.5px] font-bold leading-[19px]"
+        className={`${isLit ? "mt-1" : "mt-px"} text-[14.5px] font-bold leading-[19px]`}
       />
       <div className="mt-1 flex min-h-5 flex-wrap items-center gap-x-1 text-[12.5px] font-semibold leading-[17px]">
         {slip.theirs ? (

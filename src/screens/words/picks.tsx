@@ -145,7 +145,6 @@ export function KindWord(props: WordProps<SlipKind> & { kind: SlipKind; isUnsure
       picks={picks}
       isOpen={props.isOpen}
       onOpen={props.onOpen}
-      isQuiet
       onPick={props.onPick}
       width={100}
     />

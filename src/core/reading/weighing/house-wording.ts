@@ -69,6 +69,22 @@ function mixed(examples: readonly Row[], others: readonly Row[]): Row[] {
   return rows;
 }
 
+/** A number of a text, far from that of a text like it (FNV-1a, Fowler, Noll & Vo 1991). */
+function scattered(text: string): number {
+  let hash = 0x811c9dc5;
+  for (let i = 0; i < text.length; i += 1) hash = Math.imul(hash ^ text.charCodeAt(i), 0x01000193);
+  return hash >>> 0;
+}
+
+/** Examples in an order of their own, like ones apart: in whatever order they come, the same is learnt. */
+function inOneOrder(examples: readonly HouseExample[]): HouseExample[] {
+  const placed = examples.map((one) => ({
+    one,
+    at: scattered([one.phrase, one.writer, one.read, one.rule, one.sense].join("\n")),
+  }));
+  return placed.sort((a, b) => a.at - b.at).map(({ one }) => one);
+}
+
 /** Names of enough passages, counted by what tells them apart. */
 function enough(rows: readonly Row[], apart: (row: Row, i: number) => string): string[] {
   const seen = new Map<string, Set<string>>();
@@ -124,7 +140,7 @@ function added(start: readonly number[], names: readonly string[], weights: Name
  * away unlearns it.
  */
 export function learnHouseWording(examples: readonly HouseExample[]): HouseWording {
-  const rows = examples.map(rowOf);
+  const rows = inOneOrder(examples).map(rowOf);
   const shared = enough(rows, ({ writer }) => writer);
   const everybody = shared.length > 0 ? learnNames(mixed(rows, rowsHeld()), shared, STEP) : (new Map() as NameWeights);
   const writers = new Map<string, NameWeights>();

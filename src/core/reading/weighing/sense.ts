@@ -184,7 +184,9 @@ export function judge(
   const share = weighed[best]! ** 2;
   if (sense === said && ruled)
     return { kind: sense, rule: ruled.rule.name, words: [], confidence: Math.min(ruled.rule.confidence, share) };
-  if (weighed[best]! < WORDING_FROM) return null;
+  // A rule saw something here: then only what it is may be open, not whether it is something.
+  const found = said && said !== "nothing" ? 1 - weighed[0]! : weighed[best]!;
+  if (found < WORDING_FROM) return null;
   const isTaught = taughtOf(here, best);
   return {
     kind: sense,
