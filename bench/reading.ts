@@ -5,9 +5,11 @@ import type { Letter } from "../src/core/letters/letter";
 import { newText } from "../src/core/letters/new-text";
 import { parseLetter } from "../src/core/letters/parse-letter";
 import { PLAIN_READING, readLetter } from "../src/core/reading/read-letter";
+import { learnHouseWording } from "../src/core/reading/weighing/house-wording";
 import { corpus } from "../tests/outside/pick";
 import { REAL_LETTERS, realLetters } from "../tests/outside/real-letters";
 import { CONVERSATION_SETS, scoreFollowing } from "../tests/reading/conversations";
+import { corrected, HABITS, newOfHabit } from "../tests/reading/habits";
 import { type LabelledLetter, LETTER_SETS, labelledLetters, PEOPLE, UNLEARNT_SETS } from "../tests/reading/labelled";
 import { learnFollowing } from "../tests/reading/learning/examples";
 import { learnWording } from "../tests/reading/learning/in-letter";
@@ -64,6 +66,21 @@ for (let fold = 0; fold < FOLDS; fold += 1) {
     });
     say(heldBack(set), following);
   }
+}
+
+// What an organisation corrects: some 190 sentences of one habit, by six people, then others of it and letters that have nothing to do with it.
+const strangers = (await Promise.all(UNLEARNT_SETS.map((set) => labelledLetters(set)))).flat();
+for (const habit of HABITS) {
+  const examples = await corrected(habit, 6);
+  const { everybody } = learnHouseWording(examples);
+  say(`an organisation's habit: “${habit.turns[0]!("roster", "the quay")}” is ${habit.is}`, {
+    corrections: examples.length,
+    "new sentences": (await newOfHabit(habit, [])).sentences,
+    "right before": (await newOfHabit(habit, [])).right,
+    "right after": (await newOfHabit(habit, [everybody])).right,
+    "other letters' finding before": scoreReading(strangers).finding,
+    "other letters' finding after": scoreReading(strangers, undefined, { houseWording: [everybody] }).finding,
+  });
 }
 
 const real = scoreReading(await realLetters(REAL_LETTERS), undefined, { people: nobody, readsLists: true });

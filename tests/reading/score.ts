@@ -1,5 +1,5 @@
 import { PLAIN_READING, type ReadingSettings, readLetter } from "@/core/reading/read-letter";
-import type { FoundSlip, People } from "@/core/reading/slip";
+import { type FoundSlip, isSure, type People } from "@/core/reading/slip";
 import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
 import type { WordingWeights } from "@/core/reading/weighing/shares";
 import { type Label, type LabelledLetter, PEOPLE } from "./labelled";
@@ -15,6 +15,9 @@ export interface ReadingScore {
   readonly due: number;
   readonly priority: number;
   readonly anything: number;
+  /** Slips that the reader is sure of, and the share of them that are labelled. */
+  readonly sure: number;
+  readonly sureRight: number;
   readonly mistakes: readonly string[];
 }
 
@@ -38,7 +41,18 @@ export function scoreReading(
   learnt: WordingWeights = LEARNT_WORDING,
   { people = PEOPLE, ...more }: { people?: People } & Pick<ReadingSettings, "readsLists" | "houseWording"> = {},
 ): ReadingScore {
-  const sum = { gold: 0, found: 0, hits: 0, kind: 0, owner: 0, due: 0, priority: 0, anything: 0 };
+  const sum = {
+    gold: 0,
+    found: 0,
+    hits: 0,
+    kind: 0,
+    owner: 0,
+    due: 0,
+    priority: 0,
+    anything: 0,
+    sure: 0,
+    sureRight: 0,
+  };
   const mistakes: string[] = [];
   for (const { name, letter, labels } of letters) {
     const slips = readLetter(
@@ -55,6 +69,11 @@ export function scoreReading(
     sum.found += slips.length;
     sum.hits += pairs.length;
     sum.anything += Number(labels.length > 0 === slips.length > 0);
+    for (const [s, slip] of slips.entries()) {
+      if (!isSure(slip)) continue;
+      sum.sure += 1;
+      sum.sureRight += Number(pairs.some((pair) => pair[1] === s));
+    }
     for (const [l, s] of pairs) {
       const label = labels[l]!;
       const slip = slips[s]!;
@@ -91,6 +110,8 @@ export function scoreReading(
     due: sum.due / sum.hits,
     priority: sum.priority / sum.hits,
     anything: sum.anything / letters.length,
+    sure: sum.sure,
+    sureRight: sum.sureRight / sum.sure,
     mistakes,
   };
 }

@@ -83,6 +83,9 @@ test("letters from which nothing is learnt are read better with wording than by 
   );
   expect(weighed.finding).toBeGreaterThan(alone.finding + 0.05);
   expect(weighed.kind).toBeGreaterThan(alone.kind + 0.05);
+  console.log(`${weighed.sure} slips that are sure, ${weighed.sureRight.toFixed(3)} of them labelled`);
+  expect(weighed.sure).toBeGreaterThan(50);
+  expect(weighed.sureRight).toBeGreaterThan(0.95);
 });
 
 test("the weights of following that are kept are those that the labels teach", async () => {
