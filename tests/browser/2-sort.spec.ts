@@ -347,6 +347,41 @@ test("a slip that was taken for something else is set right by key, and the same
   );
 });
 
+test("an answer that says it is done finishes the task that was asked for, in the same step as it goes", async ({
+  page,
+}) => {
+  await comeInAs(page);
+  await bringIn(page, [
+    mailFile("weir.eml", [
+      "From: Odo Weir <odo@weir.example>",
+      "To: ines@larkmoor.example",
+      "Subject: Sluice",
+      "Message-ID: <sluice-1@weir.example>",
+      "Date: Tue, 24 Nov 2026 10:00:00 +0000",
+      "",
+      "Could you send us the drawing of the sluice?",
+    ]),
+  ]);
+  await openRow(page, /Odo Weir/);
+  await expect(page.getByRole("article", { name: /^Ask: / })).toBeVisible();
+  const conversation = page.url();
+  await page.keyboard.press("k");
+  const [, reference] = /Kept as (\w+ \d+)/.exec((await page.getByText(/Kept as /).textContent()) ?? "")!;
+  await page.goto(conversation);
+  await isAwake(page);
+  await expect(page.getByRole("heading", { name: "Sluice", exact: true })).toBeVisible();
+  await page.keyboard.press("w");
+  const paper = page.getByRole("form", { name: "Your letter" });
+  await paper.getByLabel("Words of the letter").fill("Dear Odo,\n\nI sent you the drawing this morning.\n\nInes");
+  const kept = paper.getByRole("group", { name: "Kept with it when it goes" });
+  await expect(kept.getByRole("checkbox", { name: /Done: Send Odo the drawing of the sluice/ })).toBeChecked();
+  await expect(kept).toContainText("finishes the task");
+  await paper.getByRole("button", { name: "Send", exact: true }).click();
+  await expect(page.getByText(/On its way in a few seconds/)).toBeVisible();
+  await page.goto(`/tasks/${reference!.replace(" ", "-")}`);
+  await expect(page.getByRole("region", { name: /^Task / })).toContainText("and finished it");
+});
+
 test("a letter in another language says so, instead of slips that are wrong", async ({ page }) => {
   await comeInAs(page);
   await bringIn(page, [

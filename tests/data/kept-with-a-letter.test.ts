@@ -3,6 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { perform } from "@/acts/perform";
 import { takeIn } from "@/acts/take-in";
 import { wayInNamed } from "@/acts/ways-in";
+import { openTasksBeside } from "@/data/queries/open-tasks";
 import { conversationFor } from "@/data/queries/sort";
 import { taskSheet } from "@/data/queries/tasks";
 import { rowsOf } from "@/data/rows";
@@ -68,6 +69,66 @@ describe.each(ENGINES)("what is kept with a letter of ours, on %s", (engine) => 
     const done = await write([slip("ask", ASK, { due: { day: "2026-02-31", time: null, zone: "Europe/London" } })]);
     expect(done).toMatchObject({ ok: false });
     expect(await count()).toBe(0);
+  });
+
+  test("what an answer says of a task that is here changes it with the letter; taken back, both are as they were", async () => {
+    const raw = (n: number, text: string) =>
+      Buffer.from(
+        `From: Ada Lund <ada@beech.example>\r\nTo: ines@house.example\r\nSubject: Plan ${n}\r\nMessage-ID: <plan-${n}@beech.example>\r\nDate: Mon, 23 Nov 2026 09:00:00 +0000\r\n\r\n${text}\r\n`,
+      );
+    const [taken] = await takeIn(
+      house.db,
+      [{ raw: raw(1, "Could you send us the plan of the pit?") }],
+      house.shared,
+      NOW,
+    );
+    const letterId = taken && "letterId" in taken ? taken.letterId! : "";
+    const [found] = await rowsOf<{ id: string; conversationId: string }>(
+      house.db,
+      sql`select id, conversation_id as "conversationId" from slip where letter_id = ${letterId}`,
+    );
+    const input = { conversationId: found!.conversationId, slipIds: [found!.id] };
+    const kept = await perform(house.db, { ...viewer(), now: NOW }, "keep", input);
+    if (!kept.ok) throw new Error(kept.says);
+    const { slug } = kept.made[0]!;
+    const [open] = await openTasksBeside(house.db, viewer(), letterId);
+    expect(open).toMatchObject({ title: "Send Ada the plan of the pit", owner: "ines@house.example" });
+    const answer = async (text: string, change: Record<string, unknown>) =>
+      perform(house.db, { ...viewer(), now: NOW }, "write", {
+        to: [{ name: "Ada Lund", address: "ada@beech.example" }],
+        cc: [],
+        subject: "Re: Plan",
+        text,
+        from: "ines@house.example",
+        answersId: letterId,
+        taskId: null,
+        finishes: false,
+        dealsWith: false,
+        changes: [{ taskId: open!.id, start: 0, end: text.length, owner: null, due: null, ...change }],
+      });
+    const stateOf = async () => (await sheet(slug)).task.state;
+    const words = "I sent it this morning.";
+    expect(await answer(words, { change: "done", end: 400 })).toMatchObject({ ok: false });
+    expect(await answer(words, { change: "done", taskId: found!.id })).toMatchObject({ ok: false });
+    const done = await answer(words, { change: "done" });
+    if (!done.ok) throw new Error(done.says);
+    expect([await stateOf(), (await sheet(slug)).happened[0]?.words]).toEqual([
+      "done",
+      "wrote to Ada Lund and finished it",
+    ]);
+    await perform(house.db, { ...viewer(), now: NOW }, "undo", { entryId: done.entryId });
+    expect(await stateOf()).toBe("to begin");
+    expect(
+      await rowsOf(house.db, sql`select id from outgoing where text like ${`${words}%`} and state = 'waiting'`),
+    ).toEqual([]);
+    const due = { day: "2026-11-30", time: null, zone: "Europe/London" };
+    const moved = await answer("It will be Monday instead.", { change: "moved", due });
+    if (!moved.ok) throw new Error(moved.says);
+    expect((await sheet(slug)).task.due).toMatchObject({ day: "2026-11-30" });
+    expect((await sheet(slug)).happened[0]?.words).toContain("moved the due date");
+    expect(await openTasksBeside(house.db, viewer(), letterId)).toHaveLength(1);
+    await perform(house.db, { ...viewer(), now: NOW }, "undo", { entryId: moved.entryId });
+    expect((await sheet(slug)).task.due).toBeNull();
   });
 
   test("once it is out the tasks stand on its words, and an answer to it finishes the wait", async () => {

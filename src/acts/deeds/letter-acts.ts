@@ -3,11 +3,9 @@ import { z } from "zod";
 import type { Correspondent } from "../../core/letters/letter";
 import type { OutgoingState } from "../../core/letters/outgoing";
 import { parseLetter } from "../../core/letters/parse-letter";
-import { SLIP_KINDS } from "../../core/reading/slip";
 import { type WriteBackFacts, writeBack } from "../../core/tasks/decisions/write-back";
 import { invalid } from "../../core/tasks/outcome";
-import type { Owner, TaskState } from "../../core/tasks/task";
-import { LONGEST_ESTIMATE } from "../../core/time/duration";
+import type { TaskState } from "../../core/tasks/task";
 import { dayOf } from "../../core/time/moment";
 import { isMachinesAddress } from "../../core/waiting/machines-address";
 import type { Database } from "../../data/engine/database";
@@ -17,11 +15,11 @@ import { actsFor, actsForConversation } from "../../data/queries/cover";
 import { rawLetterFor } from "../../data/queries/letters";
 import { theOrganisation } from "../../data/queries/people";
 import { rowsOf } from "../../data/rows";
-import { correspondent } from "../../data/schema";
 import { type Actor, define } from "../act";
 import { conversationFacts, namesFor, takeIds, takeNumbers, taskColumns } from "../facts";
-import { due, id, priority, text } from "../inputs";
+import { due, id, text } from "../inputs";
 import { addressesFor } from "../own-addresses";
+import { changedFacts, ownersOf, writtenChange, writtenSlip } from "./written-facts";
 
 const correspondents = z.array(z.object({ name: z.string().max(400), address: z.string().max(400) })).max(200);
 
@@ -51,53 +49,6 @@ async function linkFor(db: Database, taskId: string, people: readonly string[]):
       from task t where t.id = ${taskId}`,
   );
   return row && row.outside === 0 ? `${row.fruit} ${row.number}: ${base}/tasks/${row.fruit}-${row.number}` : null;
-}
-
-const writtenSlip = z.object({
-  kind: z.enum(SLIP_KINDS),
-  title: text,
-  start: z.int().min(0),
-  end: z.int().min(0),
-  /** Address of who has to act; null where nobody is named. */
-  owner: z.string().max(400).nullable(),
-  due,
-  priority,
-  estimate: z.int().positive().max(LONGEST_ESTIMATE).nullable().default(null),
-});
-
-/** Who has what a letter asks: of the team, or outside; whoever is written to for the first time is somebody we know from now on. */
-async function ownersOf(
-  db: Database,
-  slips: readonly z.infer<typeof writtenSlip>[],
-  people: readonly Correspondent[],
-): Promise<Owner[]> {
-  const addresses = [...new Set(slips.flatMap((slip) => slip.owner?.trim().toLowerCase() ?? []))];
-  if (addresses.length === 0) return slips.map(() => ({ side: "ours", personId: null }));
-  const team = await rowsOf<{ id: string; address: string }>(
-    db,
-    sql`select id, address from person where address in ${addresses}`,
-  );
-  const mine = new Map(team.map((one) => [one.address, one.id]));
-  for (const address of addresses) {
-    const named = people.find((one) => one.address.trim().toLowerCase() === address);
-    if (!mine.has(address) && named)
-      await db
-        .insert(correspondent)
-        .values({ id: newId(), name: named.name || address, address })
-        .onConflictDoNothing();
-  }
-  const outside = await rowsOf<{ id: string; address: string }>(
-    db,
-    sql`select id, address from correspondent where address in ${addresses}`,
-  );
-  const theirs = new Map(outside.map((one) => [one.address, one.id]));
-  return slips.map((slip): Owner => {
-    const address = slip.owner?.trim().toLowerCase() ?? "";
-    const correspondentId = theirs.get(address);
-    return !mine.has(address) && correspondentId
-      ? { side: "theirs", correspondentId }
-      : { side: "ours", personId: mine.get(address) ?? null };
-  });
 }
 
 /** Whether somebody outside is among those a letter goes to. */
@@ -170,6 +121,7 @@ export const write = define({
     waitsForId: id.nullable().default(null),
     due: due.optional(),
     slips: z.array(writtenSlip).max(40).default([]),
+    changes: z.array(writtenChange).max(40).default([]),
   }),
   async load(db, actor, input): Promise<WriteBackFacts | null> {
     const answers = input.answersId ? await answered(db, actor, input.answersId) : null;
@@ -191,6 +143,8 @@ export const write = define({
           );
     if (files.length < new Set(input.files).size) return null;
     const owners = await ownersOf(db, input.slips, [...input.to, ...input.cc]);
+    const changed = await changedFacts(db, actor, input.changes, [...input.to, ...input.cc]);
+    if (!changed) return null;
     const numbers = await takeNumbers(db, owners.length);
     const ids = takeIds(owners.length);
     const people = [...input.to, ...input.cc].map((one) => one.address.trim().toLowerCase());
@@ -208,6 +162,7 @@ export const write = define({
       chased: input.chases ? await chasedFacts(db, people, actor.now) : [],
       today: dayOf({ at: actor.now, zone: (await theOrganisation(db))?.zone ?? "UTC" }),
       chasedBy: input.chases && input.taskId ? await chasedBy(db, actor, input.taskId) : null,
+      changed,
       written: owners.map((owner, i) => ({ id: ids[i]!, number: numbers[i]!, owner })),
       task: task && {
         id: input.taskId!,

@@ -13,13 +13,9 @@ export interface Draft {
   readonly text: string;
 }
 
-/**
- * What one's own letter asks of others and promises, while it is written: as `readLetter` reads it once it is sent.
- * Trouble that one tells of is nobody's task by itself, and is left out.
- * @param now the moment of writing, in the writer's zone; its days count from there
- */
-export function readDraft(draft: Draft, people: People, now: Moment, settings: ReadingSettings): FoundSlip[] {
-  const letter: Letter = {
+/** A letter that is being written, as it will be once it is sent at this moment. */
+export function asLetter(draft: Draft, now: Moment): Letter {
+  return {
     ...draft,
     messageId: null,
     references: [],
@@ -35,5 +31,13 @@ export function readDraft(draft: Draft, people: People, now: Moment, settings: R
     isUrgent: false,
     problems: [],
   };
-  return readLetter(letter, people, now, settings).filter((slip) => slip.kind !== "trouble");
+}
+
+/**
+ * What one's own letter asks of others and promises, while it is written: as `readLetter` reads it once it is sent.
+ * Trouble that one tells of is nobody's task by itself, and is left out.
+ * @param now the moment of writing, in the writer's zone; its days count from there
+ */
+export function readDraft(draft: Draft, people: People, now: Moment, settings: ReadingSettings): FoundSlip[] {
+  return readLetter(asLetter(draft, now), people, now, settings).filter((slip) => slip.kind !== "trouble");
 }

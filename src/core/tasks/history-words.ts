@@ -258,7 +258,8 @@ export function historyWords(
     const isMade = own.some((change) => change.row === "task" && change.before === null);
     if (isMade) return `kept it with a letter to ${whom}`;
     if (own.some((change) => change.after?.theirsId)) return `asked ${whom} for it by letter, and waits`;
-    return `${letter?.isChase === true ? "chased" : "wrote to"} ${whom}${done}`;
+    const changed = done === "" ? own.flatMap((change) => fieldWords(change, nameOf, by)) : [];
+    return [`${letter?.isChase === true ? "chased" : "wrote to"} ${whom}${done}`, ...changed].join(", ");
   }
   const fields = own.flatMap((change) => fieldWords(change, nameOf, by));
   return fields.length > 0 ? fields.join(", ") : act;

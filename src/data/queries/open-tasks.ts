@@ -1,10 +1,26 @@
 import { sql } from "drizzle-orm";
 import type { OpenTask } from "../../core/following/task-changes";
 import type { Database } from "../engine/database";
+import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";
 
 /** Open tasks of one conversation that an answer is held against, the newest; more is a list, not a conversation. */
 const MOST_TASKS = 60;
+
+/** Tasks that are open in the conversation of a letter and that a viewer may see: what an answer to it is held against while it is written. */
+export async function openTasksBeside(db: Database, viewer: Viewer, letterId: string): Promise<readonly OpenTask[]> {
+  const [letter] = await rowsOf<{ messageId: string }>(
+    db,
+    sql`select l.message_id as "messageId" from letter l join conversation c on c.id = l.conversation_id where l.id = ${letterId} and l.message_id is not null and ${maySeeConversation(viewer)}`,
+  );
+  const open = letter ? (await openTasksAnswered(db, [letter.messageId], new Map())).get(letter.messageId) : undefined;
+  if (!open) return [];
+  const seen = await rowsOf<{ id: string }>(
+    db,
+    sql`select t.id from task t where t.id in ${open.map(({ id }) => id)} and ${maySeeTask(viewer)}`,
+  );
+  return open.filter(({ id }) => seen.some((one) => one.id === id));
+}
 
 /**
  * Tasks that are open in the conversations of these Message-IDs, by Message-ID.

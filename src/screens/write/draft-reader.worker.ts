@@ -1,4 +1,6 @@
-import { type Draft, readDraft } from "../../core/reading/read-draft";
+import { readAnswerDraft } from "../../core/following/read-answer-draft";
+import type { OpenTask } from "../../core/following/task-changes";
+import type { Draft } from "../../core/reading/read-draft";
 import type { ReadingSettings } from "../../core/reading/read-letter";
 import type { Person } from "../../core/reading/slip";
 import type { Moment } from "../../core/time/moment";
@@ -11,9 +13,11 @@ export interface DraftAsk {
   readonly outside: readonly Person[];
   readonly now: Moment;
   readonly settings: ReadingSettings;
+  /** Tasks that are open in the conversation that it answers. */
+  readonly open: readonly OpenTask[];
 }
 
 self.onmessage = ({ data }: MessageEvent<DraftAsk>) => {
-  const { id, draft, team, outside, now, settings } = data;
-  self.postMessage({ id, text: draft.text, slips: readDraft(draft, { team, outside }, now, settings) });
+  const { id, draft, team, outside, now, settings, open } = data;
+  self.postMessage({ id, text: draft.text, slips: readAnswerDraft(draft, open, { team, outside }, now, settings) });
 };

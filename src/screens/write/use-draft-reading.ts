@@ -1,6 +1,8 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
+import type { FoundChange } from "../../core/following/item";
+import type { OpenTask } from "../../core/following/task-changes";
 import type { Correspondent } from "../../core/letters/letter";
 import type { Draft } from "../../core/reading/read-draft";
 import type { FoundSlip, Person } from "../../core/reading/slip";
@@ -14,12 +16,16 @@ const asPerson = ({ name, address }: Correspondent): Person => ({ id: address, n
 
 /** What was read, and the text it was read in. */
 export interface DraftReading {
-  readonly slips: readonly FoundSlip[];
+  readonly slips: readonly (FoundSlip | FoundChange)[];
   readonly text: string;
 }
 
 /** What the letter that is being written asks and promises, read in a thread of the browser after every pause. */
-export function useDraftReading(draft: Draft | null, known: readonly Correspondent[]): DraftReading {
+export function useDraftReading(
+  draft: Draft | null,
+  known: readonly Correspondent[],
+  open: readonly OpenTask[],
+): DraftReading {
   const { team, figures } = useHouse();
   const { now, calendar } = useToday();
   const [reading, setReading] = useState<DraftReading>({ slips: [], text: "" });
@@ -45,9 +51,10 @@ export function useDraftReading(draft: Draft | null, known: readonly Corresponde
     outside: [...new Map(people.map((one) => [one.address, asPerson(one)])).values()],
     now,
     settings: { calendar, figures },
+    open,
   };
   // Read anew where words or people have changed; the clock alone is no reason.
-  const key = JSON.stringify(draft && [draft.text, draft.to, draft.cc]);
+  const key = JSON.stringify(draft && [draft.text, draft.to, draft.cc, open.length]);
   const newest = useRef(ask);
   newest.current = ask;
   useEffect(() => {

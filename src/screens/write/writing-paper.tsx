@@ -1,6 +1,7 @@
 "use client";
 
 import { useEffect, useRef, useState } from "react";
+import type { ChangeKind, FoundChange } from "../../core/following/item";
 import type { Correspondent } from "../../core/letters/letter";
 import { quotedBelow, replyHead } from "../../core/letters/reply";
 import { type FoundSlip, isSure } from "../../core/reading/slip";
@@ -20,10 +21,31 @@ export interface Sending extends Omit<Written, "files"> {
   readonly dealsWith: boolean;
   /** What it asks and promises that is kept with it, as the act takes it. */
   readonly slips: readonly SentSlip[];
+  /** What it says of tasks that are here already, as the act takes it. */
+  readonly changes: readonly SentChange[];
 }
 
 interface SentSlip extends Pick<FoundSlip, "kind" | "title" | "start" | "end" | "owner" | "priority" | "estimate"> {
   readonly due: { readonly day: string; readonly time: string | null; readonly zone: string } | null;
+}
+
+interface SentChange extends Pick<SentSlip, "start" | "end" | "owner" | "due"> {
+  readonly taskId: string;
+  readonly change: ChangeKind;
+}
+
+/** The changes as they are sent: where their words stand now. */
+function asSentChange(slip: FoundSlip | FoundChange, read: string, now: string, zone: string): SentChange[] {
+  if (!("changes" in slip)) return [];
+  const { taskId, change } = slip.changes;
+  return asSent(slip, read, now, zone).map(({ start, end, owner, due }) => ({
+    taskId,
+    change,
+    start,
+    end,
+    owner,
+    due,
+  }));
 }
 
 /** A slip as it is sent: where its words stand now. One whose words were changed since it was shown is not kept unseen. */
@@ -64,7 +86,7 @@ export function WritingPaper(props: PaperProps) {
   const { about, answers, also } = props;
   const { me, team, zone } = useHouse();
   const original = answers ? quotedBelow(answers) : "";
-  const { written, from, change, forget } = useWritten(about, answers?.id ?? null, (own) => ({
+  const { written, from, open, change, forget } = useWritten(about, answers?.id ?? null, (own) => ({
     ...(answers
       ? replyHead(answers, new Set(own.map(({ address }) => address)))
       : { to: [], cc: [], subject: props.subject ?? "" }),
@@ -81,10 +103,11 @@ export function WritingPaper(props: PaperProps) {
       text: written.text,
     },
     props.known,
+    open,
   );
   /** Ticks that were set by hand; the others follow how sure the reader is. */
   const [ticks, setTicks] = useState<ReadonlyMap<string, boolean>>(new Map());
-  const isKept = (slip: FoundSlip) => ticks.get(slipKey(slip, reading.text)) ?? isSure(slip);
+  const isKept = (slip: FoundSlip | FoundChange) => ticks.get(slipKey(slip, reading.text)) ?? isSure(slip);
   const field = useRef<HTMLTextAreaElement>(null);
   const paper = useRef<HTMLFormElement>(null);
   const isReady = written !== null;
@@ -103,6 +126,7 @@ export function WritingPaper(props: PaperProps) {
     if (isBusy) return;
     setBusy(true);
     const text = isQuoted && original !== "" ? `${written.text.trimEnd()}\n\n${original}` : written.text;
+    const kept = reading.slips.filter(isKept);
     const isSent = await props.onSend({
       ...written,
       text: written.text.trim() === "" ? "" : text,
@@ -110,7 +134,8 @@ export function WritingPaper(props: PaperProps) {
       answersId: answers?.id ?? null,
       finishes: step === "finishes",
       dealsWith: step === "dealsWith",
-      slips: reading.slips.filter(isKept).flatMap((slip) => asSent(slip, reading.text, written.text, zone)),
+      slips: kept.flatMap((slip) => ("changes" in slip ? [] : asSent(slip, reading.text, written.text, zone))),
+      changes: kept.flatMap((slip) => asSentChange(slip, reading.text, written.text, zone)),
     });
     if (isSent) forget();
     setBusy(false);

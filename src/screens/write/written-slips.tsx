@@ -1,5 +1,6 @@
 "use client";
 
+import type { ChangeKind, FoundChange } from "../../core/following/item";
 import { type FoundSlip, isSure } from "../../core/reading/slip";
 import { sayDuration } from "../../core/time/duration";
 import { sayDay } from "../../core/time/say-day";
@@ -7,16 +8,33 @@ import { useHouse, useToday } from "../parts/house";
 import { KindMark } from "../parts/marks";
 
 /** A slip of one's own letter is known again by its kind and words while one goes on writing around it. */
-export function slipKey(slip: FoundSlip, text: string): string {
-  return `${slip.kind} ${text.slice(slip.start, slip.end)}`;
+export function slipKey(slip: FoundSlip | FoundChange, text: string): string {
+  const what = "changes" in slip ? `${slip.changes.change} ${slip.changes.taskId}` : slip.kind;
+  return `${what} ${text.slice(slip.start, slip.end)}`;
 }
 
+/** What a change does to its task once the letter goes. */
+const DOES: Readonly<Record<ChangeKind, string>> = {
+  done: "finishes the task",
+  "called off": "calls the task off",
+  declined: "frees the task",
+  passed: "passes the task on",
+  moved: "moves the task",
+  part: "a note on the task",
+  promised: "moves the task",
+  reminded: "nothing",
+};
+
 function becomes(
-  slip: FoundSlip,
+  slip: FoundSlip | FoundChange,
   ours: ReadonlyMap<string, string>,
   me: string,
   nameOf: (a: string) => string,
 ): string {
+  if ("changes" in slip) {
+    const { change } = slip.changes;
+    return change === "promised" && !slip.due ? "a note on the task" : DOES[change];
+  }
   if (slip.owner === null) return "a task that nobody has yet";
   if (slip.owner === me) return "your task";
   const colleague = ours.get(slip.owner);
@@ -25,11 +43,11 @@ function becomes(
 
 /** What the letter asks and promises, beside its words: ticked ones are kept with it when it goes. */
 export function WrittenSlips(props: {
-  readonly slips: readonly FoundSlip[];
+  readonly slips: readonly (FoundSlip | FoundChange)[];
   readonly text: string;
-  readonly isKept: (slip: FoundSlip) => boolean;
+  readonly isKept: (slip: FoundSlip | FoundChange) => boolean;
   readonly nameOf: (address: string) => string;
-  readonly onTurn: (slip: FoundSlip) => void;
+  readonly onTurn: (slip: FoundSlip | FoundChange) => void;
 }) {
   const { me, team } = useHouse();
   const { today } = useToday();
@@ -58,7 +76,7 @@ export function WrittenSlips(props: {
                   <span className="text-soft">
                     {" · "}
                     {becomes(slip, ours, me.address, props.nameOf)}
-                    {slip.due ? `, by ${sayDay(slip.due.day, today)}` : ", no date"}
+                    {slip.due ? `, by ${sayDay(slip.due.day, today)}` : "changes" in slip ? "" : ", no date"}
                     {slip.estimate !== null && `, ${sayDuration(slip.estimate)}`}
                     {!isSure(slip) && ", not sure"}
                   </span>

@@ -23,7 +23,7 @@ function declined({ holding }: SlipChange["task"], quote: string, now: string): 
  * @param commentId the id that a note would have
  */
 export function changeByLetter(
-  slip: SlipFacts,
+  slip: Pick<SlipFacts, "owner" | "due">,
   { task, change, quote }: SlipChange,
   { commentId, actorId, now }: { commentId: string; actorId: string; now: string },
 ): Write[] {

@@ -7,6 +7,7 @@ import { MOST_CHASES_A_WEEK } from "../../waiting/next-step";
 import { invalid, type Outcome, type Write } from "../outcome";
 import { dueColumns } from "../row";
 import type { Due, TaskState } from "../task";
+import { changeWritten, type WrittenChange, type WrittenChangeFacts } from "./change-written";
 import { type ConversationFacts, nothingToDo } from "./deal-with";
 import { keepWritten, type WrittenSlip, type WrittenTask } from "./keep-written";
 
@@ -30,6 +31,8 @@ export interface WriteBackFacts {
   readonly conversation: (ConversationFacts & { readonly conversationProjectId: string | null }) | null;
   /** Ids, numbers and owners of the tasks that are kept with it, one for each slip. */
   readonly written: readonly WrittenTask[];
+  /** The tasks that its changes are about, one for each. */
+  readonly changed: readonly WrittenChangeFacts[];
   /** What is known of those it goes to, where it chases: who is away or a machine, and how often they were chased lately. */
   readonly chased: readonly {
     readonly name: string;
@@ -63,6 +66,8 @@ export interface WriteBackInput extends WrittenLetter {
   readonly chases: boolean;
   /** What it asks and promises that is kept as tasks in the same step. */
   readonly slips: readonly WrittenSlip[];
+  /** What it says of tasks that are here already. */
+  readonly changes: readonly WrittenChange[];
 }
 
 /** Bytes of files in one letter; encoded they grow by a third, and many servers stop at 25 MB. */
@@ -154,6 +159,17 @@ export function writeBack(facts: WriteBackFacts, input: WriteBackInput, now: str
   writes.push(...kept.writes);
   const made = kept.writes.map((write) => write.id);
   const about = [...(conversationId ? [conversationId] : []), ...(facts.task ? [facts.task.id] : []), ...made];
+  // A task that is finished in the same step is not changed beside that.
+  const finished = input.finishes ? facts.task?.id : null;
+  const changes = changeWritten(
+    input.changes.filter(({ taskId }) => taskId !== finished),
+    facts.changed.filter(({ task }) => task.id !== finished),
+    { text: letter.text, actorId: facts.actorId },
+    now,
+  );
+  if (!changes.ok) return invalid(changes.why);
+  writes.push(...changes.writes);
+  about.push(...changes.changed.filter((id) => !about.includes(id)));
   if (input.finishes && facts.task) {
     if (facts.task.state === "done")
       return invalid("The task is done already. Nothing was sent; your letter is still here.");
