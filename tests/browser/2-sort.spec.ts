@@ -342,9 +342,12 @@ test("a slip that was taken for something else is set right by key, and the same
   await expect(ask).toContainText("Because: these words were set right before");
   await page.goto("/learnt");
   await isAwake(page);
-  await expect(page.getByRole("region", { name: "Willa Thread" })).toContainText(
+  const lessons = page.getByRole("region", { name: "Willa Thread" });
+  await expect(lessons).toContainText(
     "“do you have the pattern for bench #?” is an ask, not a question: set right once.",
   );
+  await lessons.getByRole("button", { name: "Unlearn" }).click();
+  await expect(lessons.getByRole("button", { name: "Learn it again" })).toBeVisible();
 });
 
 test("an answer that says it is done finishes the task that was asked for, in the same step as it goes", async ({

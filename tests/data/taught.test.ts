@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, test } from "vitest";
 import { bringLessons } from "@/acts/bring-lessons";
 import { perform } from "@/acts/perform";
 import { takeIn } from "@/acts/take-in";
-import { setPriorityUnlearnt, setWordingUnlearnt } from "@/acts/unlearn";
+import { setKindUnlearnt, setPriorityUnlearnt, setWordingUnlearnt } from "@/acts/unlearn";
 import { wayInNamed } from "@/acts/ways-in";
 import type { Priority, SlipKind } from "@/core/reading/slip";
 import { examplesToKeep, kindsLearntFor, wordingLearntFor } from "@/data/queries/house-examples";
@@ -68,7 +68,7 @@ describe.each(ENGINES)("what is set right is learnt, on %s", (engine) => {
     const lesson = { writer: from, phrase: "do you have the drawings of gate #?", read: "question", kind: "ask" };
     expect(await learnt()).toMatchObject([{ ...lesson, times: 1, from: [{ id: slip!.conversationId }] }]);
 
-    const turn = (isUnlearnt: boolean) => setWordingUnlearnt(house.db, viewer(), { ...lesson, isUnlearnt });
+    const turn = (isUnlearnt: boolean) => setKindUnlearnt(house.db, viewer(), { ...lesson, isUnlearnt });
     expect(await turn(true)).toBe(1);
     expect((await comes(words, from))[0]!.kind).toBe("question");
     expect(await turn(false)).toBe(1);

@@ -71,6 +71,19 @@ interface Learnt {
   readonly from: LearntView["from"];
 }
 
+/** A lesson about a writer, and what the server is told when it is turned over. */
+interface Turnable {
+  readonly key: string;
+  readonly lesson: Learnt;
+  readonly what: { readonly writer: string };
+}
+
+function turnable(one: Omit<Learnt, "words"> & { writer: string }, words: string, which: object): Turnable {
+  const { writer, isUnlearnt, from } = one;
+  const what = { writer, ...which, isUnlearnt: !isUnlearnt };
+  return { key: JSON.stringify(what) + words, lesson: { words, isUnlearnt, from }, what };
+}
+
 function OneLesson({ lesson, onTurn }: { lesson: Learnt; onTurn: () => void }) {
   return (
     <li className="flex items-baseline gap-3 border-t border-hairline px-5 py-2 first:border-t-0">
@@ -112,6 +125,16 @@ export function LearntScreen({ first }: { first: AllLearntView }) {
       say({ text: error instanceof ServerSaysNo ? error.message : "The server cannot be reached.", isFault: true });
     }
   };
+  const of = (writer: string): Turnable[] =>
+    [
+      ...haste.map((one) => turnable(one, hasteInWords(one), { haste: one.haste })),
+      ...priorities.map((one) => turnable(one, priorityInWords(one), { read: one.read })),
+      ...kinds.map((one) => turnable(one, kindInWords(one), { phrase: one.phrase })),
+      ...lessons.map((one) => {
+        const { rule, phrase, isMarked } = one;
+        return turnable(one, inWords(one), { rule, phrase, isMarked });
+      }),
+    ].filter((one) => one.what.writer === writer);
   const writers = new Map([...kinds, ...priorities, ...lessons, ...haste].map(({ writer, name }) => [writer, name]));
   return (
     <div className="min-h-0 flex-1 overflow-y-auto px-4 pb-4 pt-[14px]">
@@ -153,45 +176,9 @@ export function LearntScreen({ first }: { first: AllLearntView }) {
             <h2 className="px-5 pt-3 text-[15px]">{name}</h2>
             <p className="px-5 text-[12.5px] text-soft">{writer}</p>
             <ul>
-              {haste
-                .filter((one) => one.writer === writer)
-                .map((one) => (
-                  <OneLesson
-                    key={`${one.haste} ${one.isUnlearnt}`}
-                    lesson={{ ...one, words: hasteInWords(one) }}
-                    onTurn={() => void turn({ writer, haste: one.haste, isUnlearnt: !one.isUnlearnt })}
-                  />
-                ))}
-              {priorities
-                .filter((one) => one.writer === writer)
-                .map((one) => (
-                  <OneLesson
-                    key={`${one.read} ${one.isUnlearnt}`}
-                    lesson={{ ...one, words: priorityInWords(one) }}
-                    onTurn={() => void turn({ writer, read: one.read, isUnlearnt: !one.isUnlearnt })}
-                  />
-                ))}
-              {kinds
-                .filter((one) => one.writer === writer)
-                .map((one) => (
-                  <OneLesson
-                    key={`${one.phrase} ${one.read} ${one.kind} ${one.isUnlearnt}`}
-                    lesson={{ ...one, words: kindInWords(one) }}
-                    onTurn={() => void turn({ writer, phrase: one.phrase, isUnlearnt: !one.isUnlearnt })}
-                  />
-                ))}
-              {lessons
-                .filter((one) => one.writer === writer)
-                .map((one) => (
-                  <OneLesson
-                    key={`${one.rule} ${one.phrase} ${one.isMarked} ${one.isUnlearnt}`}
-                    lesson={{ ...one, words: inWords(one) }}
-                    onTurn={() => {
-                      const { rule, phrase, isMarked, isUnlearnt } = one;
-                      void turn({ writer, rule, phrase, isMarked, isUnlearnt: !isUnlearnt });
-                    }}
-                  />
-                ))}
+              {of(writer).map(({ key, lesson, what }) => (
+                <OneLesson key={key} lesson={lesson} onTurn={() => void turn(what)} />
+              ))}
             </ul>
           </section>
         ))}

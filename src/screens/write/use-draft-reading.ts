@@ -1,13 +1,17 @@
 "use client";
 
+import { useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
 import type { FoundChange } from "../../core/following/item";
 import type { OpenTask } from "../../core/following/task-changes";
 import type { Correspondent } from "../../core/letters/letter";
 import type { Draft } from "../../core/reading/read-draft";
 import type { FoundSlip, Person } from "../../core/reading/slip";
+import { ask } from "../parts/client";
 import { useHouse, useToday } from "../parts/house";
 import type { DraftAsk } from "./draft-reader.worker";
+
+const NONE_OPEN: readonly OpenTask[] = [];
 
 /** Milliseconds of quiet after which what was typed is read. */
 const QUIET_MS = 350;
@@ -24,10 +28,15 @@ export interface DraftReading {
 export function useDraftReading(
   draft: Draft | null,
   known: readonly Correspondent[],
-  open: readonly OpenTask[],
+  answersId: string | null,
 ): DraftReading {
   const { team, figures } = useHouse();
   const { now, calendar } = useToday();
+  const { data: open = NONE_OPEN } = useQuery({
+    queryKey: ["open tasks", answersId],
+    queryFn: () => ask<readonly OpenTask[]>(`/api/open-tasks?beside=${answersId}`),
+    enabled: answersId !== null,
+  });
   const [reading, setReading] = useState<DraftReading>({ slips: [], text: "" });
   const worker = useRef<Worker | null>(null);
   const count = useRef(0);
@@ -45,7 +54,7 @@ export function useDraftReading(
   }, []);
   const ours = new Set(team.map(({ address }) => address));
   const people = [...(draft?.to ?? []), ...(draft?.cc ?? []), ...known].filter(({ address }) => !ours.has(address));
-  const ask: Omit<DraftAsk, "id"> | null = draft && {
+  const asking: Omit<DraftAsk, "id"> | null = draft && {
     draft,
     team: team.map(({ name, address, nicknames, work }) => ({ id: address, name, address, nicknames, role: work })),
     outside: [...new Map(people.map((one) => [one.address, asPerson(one)])).values()],
@@ -54,9 +63,9 @@ export function useDraftReading(
     open,
   };
   // Read anew where words or people have changed; the clock alone is no reason.
-  const key = JSON.stringify(draft && [draft.text, draft.to, draft.cc, open.length]);
-  const newest = useRef(ask);
-  newest.current = ask;
+  const key = JSON.stringify(draft && [draft.text, draft.to, draft.cc, open]);
+  const newest = useRef(asking);
+  newest.current = asking;
   useEffect(() => {
     if (key === "null") return;
     const timer = setTimeout(() => {

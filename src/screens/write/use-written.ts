@@ -2,7 +2,6 @@
 
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { OpenTask } from "../../core/following/task-changes";
 import type { Correspondent } from "../../core/letters/letter";
 import { ask } from "../parts/client";
 import { useHouse } from "../parts/house";
@@ -27,8 +26,6 @@ export interface WrittenFile {
 interface Answer {
   readonly values: Written | null;
   readonly from: readonly Correspondent[];
-  /** Tasks that are open in the conversation of the letter that it answers. */
-  readonly open: readonly OpenTask[];
 }
 
 /** Milliseconds of quiet after which what was typed goes to the server. */
@@ -113,5 +110,5 @@ export function useWritten(
     // Asked for anew the next time: a letter that is taken back is a draft again.
     void send(about, null).then(() => queries.removeQueries({ queryKey: ["draft", about] }));
   }, [about, place, queries]);
-  return { written, from: data?.from ?? [], open: data?.open ?? [], change, forget };
+  return { written, from: data?.from ?? [], change, forget };
 }

@@ -86,7 +86,7 @@ export function WritingPaper(props: PaperProps) {
   const { about, answers, also } = props;
   const { me, team, zone } = useHouse();
   const original = answers ? quotedBelow(answers) : "";
-  const { written, from, open, change, forget } = useWritten(about, answers?.id ?? null, (own) => ({
+  const { written, from, change, forget } = useWritten(about, answers?.id ?? null, (own) => ({
     ...(answers
       ? replyHead(answers, new Set(own.map(({ address }) => address)))
       : { to: [], cc: [], subject: props.subject ?? "" }),
@@ -103,7 +103,7 @@ export function WritingPaper(props: PaperProps) {
       text: written.text,
     },
     props.known,
-    open,
+    answers?.id ?? null,
   );
   /** Ticks that were set by hand; the others follow how sure the reader is. */
   const [ticks, setTicks] = useState<ReadonlyMap<string, boolean>>(new Map());

@@ -2,7 +2,6 @@ import { z } from "zod";
 import { addressesFor } from "@/acts/own-addresses";
 import { now } from "@/data/clock";
 import { draftOf, keepDraft } from "@/data/queries/drafts";
-import { openTasksBeside } from "@/data/queries/open-tasks";
 import { forViewer, isForeign, isId, sayNo } from "../../_server/reply";
 
 export const dynamic = "force-dynamic";
@@ -36,7 +35,6 @@ export async function GET(request: Request): Promise<Response> {
     return Response.json({
       values: await draftOf(db, { personId }, asked.data),
       from: await addressesFor(db, { personId }, answers),
-      open: answers === null ? [] : await openTasksBeside(db, { personId }, answers),
     });
   });
 }

@@ -1,5 +1,11 @@
 import { z } from "zod";
-import { setHasteUnlearnt, setPriorityUnlearnt, setUnlearnt, setWordingUnlearnt } from "@/acts/unlearn";
+import {
+  setHasteUnlearnt,
+  setKindUnlearnt,
+  setPriorityUnlearnt,
+  setUnlearnt,
+  setWordingUnlearnt,
+} from "@/acts/unlearn";
 import { PRIORITIES, SLIP_KINDS } from "@/core/reading/slip";
 import type { Database } from "@/data/engine/database";
 import type { Viewer } from "@/data/need-to-know";
@@ -25,9 +31,8 @@ const wanted = z.union([
 function turned(db: Database, viewer: Viewer, what: z.infer<typeof wanted>): Promise<number> {
   if ("haste" in what) return setHasteUnlearnt(db, viewer, what);
   if ("isMarked" in what) return setUnlearnt(db, viewer, what);
-  return "writer" in what && "read" in what
-    ? setPriorityUnlearnt(db, viewer, what)
-    : setWordingUnlearnt(db, viewer, what);
+  if ("phrase" in what) return setKindUnlearnt(db, viewer, what);
+  return "writer" in what ? setPriorityUnlearnt(db, viewer, what) : setWordingUnlearnt(db, viewer, what);
 }
 
 export async function GET(): Promise<Response> {

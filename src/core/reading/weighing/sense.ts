@@ -145,7 +145,7 @@ function weighHere(clause: Clause, house: readonly NameWeights[]): number[] {
 const TAUGHT_FROM = 1;
 
 /** How much more than any other sense an organisation's own examples make a clause this one. */
-function taughtOf(here: readonly number[] | null, place: number): boolean {
+function isTaughtHere(here: readonly number[] | null, place: number): boolean {
   if (!here) return false;
   const others = here.filter((_, k) => k !== place);
   return here[place]! - Math.max(...others) >= TAUGHT_FROM;
@@ -187,7 +187,7 @@ export function judge(
   // A rule saw something here: then only what it is may be open, not whether it is something.
   const found = said && said !== "nothing" ? 1 - weighed[0]! : weighed[best]!;
   if (found < WORDING_FROM) return null;
-  const isTaught = taughtOf(here, best);
+  const isTaught = isTaughtHere(here, best);
   return {
     kind: sense,
     rule: LIKE[sense],
