@@ -10,7 +10,7 @@ const LIMIT_LEAD =
 
 /** Words before a date that make it the day of something else: "the opening on 4 May", "the letter of the 3rd". */
 const EVENT_LEAD =
-  /\b(?:opening|meeting|visit|event|fair|concert|course|workshop|inspection|party|wedding|show|delivery|holiday|conference|training|launch|closing|open day|walk ?round|appointment|lesson|exam|match|festival|board|council|session|interview|trip|dated|letter|mail|invoice|order|quote|quotation|minutes|drawing|version|since|from|starts?|starting|begins?|opens?|closes?|meets?|happens?|takes place|arrives?|leaves?|away)\s+(?:is |are |of |on |at |until |till |from )?(?:the )?$/i;
+  /\b(?:opening|meeting|visit|event|fair|concert|course|workshop|inspection|party|wedding|show|delivery|holiday|conference|training|launch|closing|open day|walk ?round|appointment|lesson|exam|match|festival|board|council|session|interview|trip|dated|(?:letter|mail|invoice|order|quote|quotation|minutes|drawing|version)(?= (?:is |are |was |of |from |dated ))|since|from|starts?|starting|begins?|opens?|closes?|meets?|happens?|takes place|arrives?|leaves?|away)\s+(?:is |are |of |on |at |until |till |from )?(?:the )?$/i;
 
 const READY_FOR =
   /\b(?:ready|done|finished|complete|in place|in time|here|there|delivered|printed|sent|with (?:us|me|them))\b.{0,40}\b(?:for|by|before|at|on)\b/i;

@@ -63,6 +63,8 @@ describe("due days", () => {
     expect(due("Have it ready for the launch on 14 March.")).toBe("2026-03-14");
     expect(due("We need it two days before the 14th.")).toBe("2026-03-12");
     expect(due("Scrap Monday, make it Tuesday.")).toBe("2026-03-10");
+    expect(due("Please send me the drawing on Friday.")).toBe("2026-03-06");
+    expect(due("I'll send you the quote on Friday.", "promise")).toBe("2026-03-06");
   });
   test("are not those on which something else happens", () => {
     expect(due("Please invite Rosa to the meeting on Friday.")).toBeNull();
