@@ -48,7 +48,7 @@ export async function bringIn(
   files: readonly { name: string; mimeType: string; buffer: Buffer }[],
 ): Promise<string> {
   await page.getByLabel("Mail files").setInputFiles([...files]);
-  await expect(page.getByText("Mail brought in")).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByText("Mail brought in")).toBeVisible({ timeout: 90_000 });
   const report = (await page.getByRole("status").filter({ hasText: "Mail brought in" }).textContent()) ?? "";
   await page.getByRole("button", { name: "Close" }).click();
   return report;

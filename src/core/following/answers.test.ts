@@ -20,6 +20,7 @@ const item = (quote: string, kind: OpenItem["kind"] = "ask", letter = 0): OpenIt
   due: null,
   otherDays: [],
   letter,
+  raised: letter,
   place: 1,
   words: tellingWords(quote),
   isPromised: false,

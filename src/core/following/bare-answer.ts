@@ -20,21 +20,24 @@ export function isInterjection(text: string): boolean {
   return INTERJECTION.test(text);
 }
 const INTERJECTION =
-  /^(?:(?:oh|ah|dear|oh dear|sorry|so sorry|apologies|my apologies|pity|hm+|well|right|thanks|thank you|hello|hi|never mind|no worries|forgive me|excuse me|goodness|my fault|mea culpa|what a (?:pity|shame|day))(?:[\s,]+(?:\p{Lu}\p{L}+))?[\s,!.]*)+$/iu;
+  /^(?:(?:oh|ah|dear|oh dear|sorry|so sorry|apologies|my apologies|pity|hm+|well|right|thanks|thank you|hello|hi|never mind|no worries|forgive me|excuse me|goodness|my fault|mea culpa|(?:i['’]?m|i am|we['’]?re|we are) (?:so |very |really |truly )?sorry(?: (?:(?:to (?:hear|read|see|learn)|about|for)(?: of)? (?:this|that|it|the \w+)))?|what a (?:pity|shame|day))(?:[\s,]+(?:\p{Lu}\p{L}+))?[\s,!.]*)+$/iu;
+
+/** "Hi Torben, Tavita here.": who writes to whom, and no more. */
+export const INTRODUCES = /^(?:hi|hello|hey|dear|hallo|good \w+)\b[^.!?]{0,40}\bhere[.!]?$/i;
 
 export const POINTS_TO_WANTED =
   /^(?:got|received|where|any news)\b|^\w+(?:['’]s| (?:is|has|have|are)) (?:in|here|arrived|come|through)\b|\b(?:it|them|yours|that)\b.{0,12}\b(?:any ?more|after all|no longer)\b/i;
 
 export const POINTS_BACK =
-  /\b(?:it|them|those|these|that|this|one|ones|rest|others?|the (?:second|third|fourth|fifth)(?: one)?(?= (?:follows?|comes?|will|is|has))|the (?:last|remaining) (?:one|two|three|four|five|six|few|\d+)|you(?:['’]ll| will) (?:have|get)|(?:be|is) with you)\b/i;
+  /^(?:and )?they\b|\b(?:it|them|(?:those|these|that|this)(?! (?:mon|tues|wednes|thurs|fri|satur|sun)day\b| (?:week|month|year|morning|afternoon|evening|time)\b)|one|ones|rest|others?|the (?:second|third|fourth|fifth)(?: one)?(?= (?:follows?|comes?|will|is|has))|the (?:last|remaining) (?:one|two|three|four|five|six|few|\d+)|you(?:['’]ll| will) (?:have|get)|(?:be|is) with you)\b/i;
 
 const ASKS_WHAT = /\b(?:what|which|who|whose|when|where|why|how)\b[^?]*\?$/i;
 
 /** What a bare answer ("Yes.", "You'll have it on Monday.") is an answer to: the only thing open, or the last that was asked. */
 export function bareTargets(left: readonly OpenItem[], text: string): OpenItem[] {
   if (left.length <= 1 || /\b(?:both|all|everything|neither)\b/i.test(text)) return [...left];
-  const newest = Math.max(...left.map((item) => item.letter));
-  const last = left.filter((item) => item.letter === newest);
+  const newest = Math.max(...left.map((item) => item.raised));
+  const last = left.filter((item) => item.raised === newest);
   const isAnswer =
     /^(?:yes|yep|yeah|no|nope|correct|right|exactly|me|mine)\b/i.test(text) &&
     !/\b(?:pleasure|gladly|of course|happily|can do|will do|done)\b/i.test(text);

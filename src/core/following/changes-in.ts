@@ -4,6 +4,7 @@ import { answerInOrder, answerQuestions } from "./answers-left";
 import {
   BARE_ANSWER,
   bareTargets,
+  INTRODUCES,
   isAnswerWithPlease,
   POINTS_BACK,
   POINTS_TO_WANTED,
@@ -12,12 +13,13 @@ import {
 } from "./bare-answer";
 import type { FollowContext } from "./context";
 import { ASKER_CUES } from "./cues";
+import { addDays, addsSomething, isTheRest, turnedTo } from "./goes-on";
 import type { ItemChange, OpenItem } from "./item";
 import { isHandedOn, isSentElsewhere } from "./passed-to";
-import { IS_THE_REST, isDayGiven, type Said, saidByAsker, saidByOwner, stronger } from "./said";
+import { dueIn, IS_THE_REST, isDayGiven, mainClause, type Said, saidByAsker, saidByOwner, stronger } from "./said";
 import type { Segment } from "./segments";
 import { Topics } from "./topics";
-import { choose } from "./weighing/choose";
+import { choose, type Ruled } from "./weighing/choose";
 import { LEARNT } from "./weighing/learnt";
 import { type FollowingWeights, weigh } from "./weighing/weigh";
 
@@ -43,7 +45,7 @@ export function changesIn(
   const owed = open.filter((item) => sides.owes(writer, item));
   const wanted = open.filter((item) => sides.wants(writer, item));
   const topics = new Topics(open);
-  const changes = new Map<string, { said: Said; segment: Segment }>();
+  const changes = new Map<string, Ruled>();
   const understood: { start: number; end: number; item: string }[] = [];
   const consumed = new Set<Segment>();
   const note = (item: OpenItem, said: Said, segment: Segment) => {
@@ -55,7 +57,7 @@ export function changesIn(
     understood.push({ start: segment.start, end: segment.end, item: item.id });
   };
   for (const segment of segments) {
-    if (THANKS_ONLY.test(segment.text)) {
+    if (THANKS_ONLY.test(segment.text) || INTRODUCES.test(segment.text)) {
       consumed.add(segment);
       continue;
     }
@@ -67,7 +69,7 @@ export function changesIn(
       TURNS_TO.test(segment.text) &&
       !isAnswerWithPlease(segment.text) &&
       !isSentElsewhere(segment.text);
-    const pointsBack = POINTS_BACK.test(segment.text) || BARE_ANSWER.test(segment.text);
+    const pointsBack = POINTS_BACK.test(mainClause(segment.text)) || BARE_ANSWER.test(segment.text);
     let about = items.filter((item) => owed.includes(item));
     // What names nothing goes on about the last thing only where it points back to it; a promise of a new thing is its own.
     if (!isNamed && !pointsBack && tellingWords(segment.text).size > 0) about = [];
@@ -79,8 +81,26 @@ export function changesIn(
     )
       about = [];
 
+    // "You'll have it on the 16th. I'll send you a sketch this Friday.": something more, that nobody had asked for.
+    if (slip?.kind === "promise" && addsSomething(segment.text) && about.some((item) => changes.has(item.id))) continue;
     const left = owed.filter((item) => !changes.has(item.id));
+    // "As for the concert: …", "I'll have a word with the boss and tell you": of what is left only one thing can be meant.
+    const turned = !isNamed && !isAsk ? turnedTo(left, segment.text) : null;
+    if (turned) {
+      topics.turnTo(turned, segment);
+      about = [turned];
+    }
     const isCure = left.length > 0 && left.every((item) => item.kind === "trouble");
+    // "The red is finished, …, and so its results come on Monday": what is still to come of what is done.
+    const rest =
+      isTheRest(segment.text) && !isNamed
+        ? items.find((item) => owed.includes(item) && changes.get(item.id)?.said.change === "done")
+        : undefined;
+    const restDue = rest ? dueIn(context, segment.text) : null;
+    if (rest && restDue) {
+      note(rest, { change: "part", due: restDue, owner: null, isNamed: true, reason: "a part of it" }, segment);
+      continue;
+    }
     const isDayFor =
       (slip?.kind !== "promise" || isConsequence(context, segment) || isCure) && isDayGiven(context, segment.text);
     // "It went out last night": the only thing that is open.
@@ -89,7 +109,8 @@ export function changesIn(
       (isHandedOn(segment.text) ||
         /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text));
     const isBare = isOnly || (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
-    if (items.length === 0 && !isAsk && isBare) about = bareTargets(left, segment.text);
+    if ((items.length === 0 || (!isNamed && about.length === 0 && GETS_IT.test(segment.text))) && !isAsk && isBare)
+      about = bareTargets(left, segment.text);
     about = [...new Set(about.map((item) => cureOf(item, owed) ?? item))];
     const partly = new Set(
       [...changes].filter(([, { said }]) => said.change === "part" || said.change === "done").map(([id]) => id),
@@ -115,6 +136,7 @@ export function changesIn(
       if (said) note(item, said, segment);
     }
   }
+  addDays(context, changes, consumed);
   const answering = { context, owed, slips, changes, consumed, note };
   answerInOrder(answering);
   answerQuestions(answering);
@@ -145,6 +167,9 @@ export function changesIn(
     ],
   };
 }
+
+/** "You'll get them on Thursday", said after something else was: of what is left. */
+const GETS_IT = /^(?:and |so )?(?:you|it|they)(?:['’]ll| will| shall)\b/i;
 
 /** "Nothing has reached us so far", "please cancel the slot": said by whoever wants it, of the only thing there is. */
 function isTakenBack(text: string): boolean {

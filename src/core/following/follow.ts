@@ -40,7 +40,11 @@ export class Following {
     const open = this.items.filter((item) => !item.isOver).slice(-MOST_OPEN);
     const slips = readLetter(letter, this.people, sent, this.settings);
     const opened = openedBy(context, open, slips, changesIn(context, open, slips, this.learnt));
-    for (const change of opened.changes) applyTo(this.items.find((item) => item.id === change.item)!, change);
+    for (const change of opened.changes) {
+      const item = this.items.find((one) => one.id === change.item)!;
+      if (context.sides.wants(context.writer, item)) item.raised = number;
+      applyTo(item, change);
+    }
     const opens = opened.slips.map((slip, i) => itemOpened(slip, letter, number, i + 1));
     this.items.push(...opens);
     return { opens, changes: opened.changes };
@@ -69,6 +73,7 @@ export function itemOpened(slip: Opened, letter: Letter, number: number, place: 
     due: slip.due?.day ?? null,
     otherDays: slip.due?.others ?? [],
     letter: number,
+    raised: number,
     place,
     words: slip.words,
     isPromised: slip.kind === "promise",

@@ -85,6 +85,76 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
   });
 });
 
+describe("how an answer goes on", () => {
+  test.each([
+    [
+      "what it turns to, and does not name, is the one thing left",
+      TWO,
+      "The ledgers will be with you on Friday. As for the other matter, I'll ask the tannery and tell you tomorrow.",
+      [
+        [1, "promised", "2026-11-06", null],
+        [2, "promised", "2026-11-04", null],
+      ],
+      [],
+    ],
+    [
+      "the day stands behind the words that move it",
+      TWO,
+      "The ledgers need another week, I am sorry: 13 November.",
+      [[1, "moved", "2026-11-13", null]],
+      [],
+    ],
+    [
+      "a thing that nobody had asked for is a promise of its own",
+      TWO,
+      "You'll have the ledgers on Friday. I'll send you a swatch of the cloth tomorrow.",
+      [[1, "promised", "2026-11-06", null]],
+      ["promise"],
+    ],
+    [
+      "what is still to come of a thing that is done leaves it half done",
+      "Could you test the thread and the glue by Friday?",
+      "The thread is tested, see the figures attached. The glue press is broken, and so its results come on Monday.",
+      [[1, "part", "2026-11-09", null]],
+      [],
+    ],
+    [
+      "what they will get is what is left",
+      "Could you rebind the two ledgers by Friday? Which glue do you use?",
+      "Hide glue. You'll get them on Thursday.",
+      [
+        [1, "promised", "2026-11-05", null],
+        [2, "done", null, null],
+      ],
+      [],
+    ],
+    [
+      "who is away promises nothing",
+      "Could Wil rebind the two ledgers by Friday?",
+      "Wil is away until the 15th.",
+      [],
+      [],
+    ],
+    ["who writes says nothing yet", TWO, "Hello Hugh, Wil here.", [], []],
+    ["to be sorry answers no question", "Which glue do you use?", "I'm so sorry to hear that.", [], []],
+    ["what one needs for it is no promise of it", TWO, "I'll need the old spines for that.", [], ["ask"]],
+  ])("%s", async (_, first, second, changes, opens) => {
+    const found = await after(first, WIL, second);
+    expect({ changes: [...found.changes].sort(), opens: found.opens }).toEqual({ changes, opens });
+  });
+
+  test("a bare answer is to what was wanted last, wherever it was opened", async () => {
+    const following = new Following(people);
+    const [ledgers] = following.read(await letter(2, HUGH, WIL, TWO)).opens;
+    const answer = "You'll have the ledgers on Friday. I'll send you a swatch of the cloth tomorrow.";
+    expect(following.read(await letter(3, WIL, HUGH, answer)).opens).toHaveLength(1);
+    following.read(await letter(4, HUGH, WIL, "We need the ledgers by Thursday instead."));
+    expect(
+      following.read(await letter(4, WIL, HUGH, "Tight, but yes, you'll have them by Thursday.")).changes,
+    ).toMatchObject([{ item: ledgers!.id, change: "promised", due: "2026-11-05" }]);
+  });
+});
+
 describe("its pieces", () => {
   test("words that tell things apart", () => {
     expect([...tellingWords("Could you please send the two ledgers' spines by Friday?")]).toEqual(["ledger", "spin"]);

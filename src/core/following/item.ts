@@ -19,6 +19,8 @@ export interface OpenItem {
   readonly otherDays: readonly Day[];
   /** Number of the letter that opened it, counted from nought. */
   readonly letter: number;
+  /** Number of the letter in which it was last asked for: opened, asked for again, or wanted on another day. */
+  raised: number;
   /** Its place among the items of that letter, counted from one. */
   readonly place: number;
   /** Words that tell it from others. */

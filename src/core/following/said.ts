@@ -23,6 +23,8 @@ export interface Said {
   readonly owner: string | null;
   /** Whether the item was named, and not only gone on about. */
   readonly isNamed: boolean;
+  /** Whether no word says so: it is an answer only because it speaks of what was asked. */
+  readonly isGuessed?: boolean;
   readonly reason: string;
 }
 
@@ -52,7 +54,8 @@ export function wantsWords(item: OpenItem): boolean {
 /** Its own verb in the past form: "count the bottles", "counted: eleven". */
 const PAST: Pick<Cue, "change" | "name"> = { change: "done", name: "it has been done" };
 
-const STILL_TO_COME = /\band (?:(?:it|they|that) )?(?:will|shall|is going to|are going to)\b(?! not\b)/i;
+const STILL_TO_COME =
+  /\band (?:(?:it|they|that) )?(?:will|shall|is going to|are going to)\b(?! not\b)|\b(?:will|shall) be[.!]?$/i;
 const WILL_BE: Pick<Cue, "change" | "name"> = { change: "promised", name: "it will be done" };
 
 const isDone = OWNER_CUES.find((cue) => cue.change === "done")!.pattern;
@@ -86,6 +89,14 @@ const WILL_HEAR = /\b(?:you['’]ll|you will) hear (?:from|back)\b|\blet you kno
 /** "She will return it to you", said by whoever owes it. */
 const SOMEBODY_ELSE = /^(?:and )?(?:he|she)(?:['’]ll| will| is going to)\b.*\b(?:it|them|that|this|those)\b/i;
 
+/** "She'll write to you about that": somebody else will answer. */
+const SOMEBODY_TELLS =
+  /^(?:and )?(?:he|she)(?:['’]ll| will) (?:\w+ )?(?:write|tell|answer|let you|ring|call|mail|e-?mail|get back|come back)\b/i;
+
+/** "Kwabena is at sea until the 15th": a day on which somebody is back, and nothing is promised for it. */
+const IS_AWAY =
+  /\b(?:is|am|are|['’]s|['’]m|['’]re) (?:still )?(?:away|off|out|ill|sick|abroad|travelling|at (?:sea|home)|on (?:holiday|leave|vacation|tour|a course))\b/i;
+
 /** What the side that owes an item says of it. */
 export function saidByOwner(
   context: FollowContext & { partly: ReadonlySet<string> },
@@ -107,7 +118,10 @@ export function saidByOwner(
     (isNamed || /\b(?:it|them|that|this|one)\b/i.test(text))
   )
     return { change: "passed", due, owner: to.person?.address ?? null, isNamed, reason: "somebody else will do it" };
-  if (SOMEBODY_ELSE.test(text) && context.writer === item.owner)
+  if (
+    (SOMEBODY_ELSE.test(text) || (wantsWords(item) && SOMEBODY_TELLS.test(text))) &&
+    (context.writer === item.owner || (item.owner === null && wantsWords(item)))
+  )
     return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };
   if (WILL_HEAR.test(text) && !wantsWords(item)) return null;
   const isPast = item.kind !== "question" && pastOf(item, text);
@@ -131,7 +145,7 @@ export function saidByOwner(
       return promised("an answer is promised");
     if (item.kind === "question" && cue?.change === "declined") return isNamed ? done : null;
     // "As for the colour" only says what the next words are about.
-    return cue || (isNamed && !HEADING.test(text)) ? done : null;
+    return cue ? done : isNamed && !HEADING.test(text) ? { ...done, isGuessed: true } : null;
   }
   if (cue?.change === "declined" && due && /\b(?:before|until|till)\b/i.test(text))
     return { change: "moved", due, owner: null, isNamed, reason: "not before that day" };
@@ -151,7 +165,7 @@ export function saidByOwner(
     return due ? promised("a day is named") : null;
   }
   // "160 are set aside", where 200 were asked for.
-  if (cue?.change === "done" && isNamed && isFewer(text, item.quote))
+  if ((cue ? cue.change === "done" : IS_IN_A_STATE.test(text)) && isNamed && isFewer(text, item.quote))
     return { change: "part", due: null, owner: null, isNamed, reason: "fewer than were asked for" };
   // What was left is there now: so is all of it.
   if (cue?.change === "part" && IS_THE_REST.test(text) && isDone.test(text) && !due) return { ...done, isNamed };
@@ -163,7 +177,10 @@ export function saidByOwner(
       isNamed,
       reason: cue.name,
     };
-  if (due && (isNamed || text.split(/\s+/).length <= 7)) return promised("a day is named");
+  if (due && item.kind !== "trouble" && !IS_AWAY.test(text) && (isNamed || text.split(/\s+/).length <= 7))
+    return promised("a day is named");
+  // What is written right below the words that ask, and says nothing of doing it, is what was asked for.
+  if (isNamed && segment.answers !== null && item.kind === "ask") return done;
   return null;
 }
 
@@ -175,15 +192,20 @@ export function saidByAsker(context: FollowContext, segment: Segment, item: Open
   if (cue.change === "called off") return { change: cue.change, due: null, owner: null, isNamed, reason: cue.name };
   const due = dueIn(context, text);
   if (cue.change === "moved")
-    return due && item.due !== due.day && item.kind !== "question"
+    return due && item.due !== due.day && item.kind !== "question" && (item.kind !== "trouble" || item.isPromised)
       ? { change: "moved", due, owner: null, isNamed, reason: cue.name }
       : null;
   if (cue.change === "done" && !isNamed && !/^(?:got|received)\b/i.test(text)) return null;
   return { change: cue.change, due: null, owner: null, isNamed, reason: cue.name };
 }
 
+/** What leaves nothing to guess of an answer. */
+const SETTLES: ReadonlySet<ChangeKind> = new Set(["done", "promised", "passed"]);
+
 /** Of two changes of one item in one letter, the one that counts; a part of it and the rest make a part. */
 export function stronger(a: Said, b: Said): Said {
+  if ((a.isGuessed ?? false) !== (b.isGuessed ?? false) && SETTLES.has(a.change) && SETTLES.has(b.change))
+    return a.isGuessed ? { ...b, isNamed: true } : { ...a, isNamed: true };
   const kinds = new Set([a.change, b.change]);
   if (kinds.has("part") && !kinds.has("called off")) return { ...(a.change === "part" ? a : b), due: a.due ?? b.due };
   // What names the thing counts before what only follows a sentence that does.

@@ -38,6 +38,7 @@ function asItem(task: OpenTask, i: number): OpenItem {
     due: task.due,
     otherDays: [],
     letter: 0,
+    raised: 0,
     place: i + 1,
     words: tellingWords(`${quote} ${task.title}`),
     isPromised: task.kind === "promise",

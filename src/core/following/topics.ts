@@ -90,6 +90,12 @@ export class Topics {
     return scored.filter((one) => one.score >= best * share).map((one) => one.item);
   }
 
+  /** A segment turns to an item that it does not name; what follows goes on about that. */
+  turnTo(item: OpenItem, segment: Segment): void {
+    this.last = [item];
+    this.lastBlock = segment.block;
+  }
+
   /** What a segment is about, and whether it says so itself; what names nothing goes on about the last thing named. */
   of(segment: Segment): { items: readonly OpenItem[]; isNamed: boolean } {
     const named = this.namedBy(segment);

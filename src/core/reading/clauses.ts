@@ -149,6 +149,10 @@ function asksAnew(before: string, rest: string): boolean {
   return /\?["'”’)]*$/.test(rest.trim()) && !LEADS_IN.test(before.trim()) && SAYS_SOMETHING.test(before);
 }
 
+/** Words with which a sentence begins, also of those who write some of theirs without capitals. */
+const BEGINS_SMALL =
+  /^\s+(?:(?:do|does|did|can|could|will|would|shall|should|is|are|was|has|have) (?:you|we|i|it|they|he|she|the|there|that|this)|please|what|when|where|who|how|why|i|we|you|it['’]s|thanks|also)\b/;
+
 function sentencesOf(text: string, block: Block): { start: number; end: number }[] {
   const flat = text.slice(block.start, block.end);
   // Some people write without capitals: then a full stop alone ends a sentence.
@@ -163,7 +167,7 @@ function sentencesOf(text: string, block: Block): { start: number; end: number }
     if (
       match[0] === "." &&
       (ABBREVIATION.test(soFar) ||
-        (usesCapitals && /^\s+[a-zäöü]/.test(flat.slice(end))) ||
+        (usesCapitals && /^\s+[a-zäöü]/.test(flat.slice(end)) && !BEGINS_SMALL.test(flat.slice(end, end + 30))) ||
         /(?:^|\s)[A-Z]\.$/.test(soFar))
     )
       continue;
@@ -219,7 +223,7 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
       /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|take|put|give|sign|write|mail|use|keep|find|change|move|pay|come|have)\b/i.test(
         rest,
       ) &&
-      /\b(?:could|can|would|will|to|let me(?! know))\b|['’]ll\b|\b(?:i|we) (?:bring|send|collect|pick|deliver|ring|call|come|drop|post|start|print|ship|fetch|take)\b/i.test(
+      /\b(?:could|can|would|will|to|let me(?! know)|(?:may|shall|should) (?:i|we))\b|['’]ll\b|\b(?:i|we) (?:bring|send|collect|pick|deliver|ring|call|come|drop|post|start|print|ship|fetch|take)\b/i.test(
         before,
       ) &&
       !/\b(?:by|on|before)\s+\w+\s*$/i.test(before);

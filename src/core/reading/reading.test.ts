@@ -47,6 +47,17 @@ const short = (text: string, more: Partial<Letter> = {}) =>
     slip.priority,
   ]);
 
+test("thanks and maxims ask nothing, one question is one, and a sentence may begin small", () => {
+  expect(short("Ta for the yeast. A baker should never sleep.")).toEqual([]);
+  expect(short("May I weigh it again and bring it on Friday?").map(([kind, quote]) => [kind, quote])).toEqual([
+    ["question", "May I weigh it again and bring it on Friday?"],
+  ]);
+  expect(short("Hi Anna\n\nPlease send us 40 sacks of rye. do you deliver on Sundays?").map(([kind]) => kind)).toEqual([
+    "ask",
+    "question",
+  ]);
+});
+
 test("asks, questions, promises and trouble are told apart", () => {
   expect(
     short(

@@ -32,6 +32,7 @@ function itemOf(kind: SlipKind, due: string | null, quote: string, place: number
     due,
     otherDays: [],
     letter: 0,
+    raised: 0,
     place,
     words: tellingWords(quote),
     isPromised: kind === "promise",

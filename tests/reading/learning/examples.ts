@@ -56,7 +56,9 @@ async function taughtBy(set: ConversationSet): Promise<Example[]> {
       }
       for (const label of changes) {
         const item = items.get(label.item);
-        if (item) applyTo(item, { change: label.change, due: label.due[0] ?? null, owner: label.owner });
+        if (!item) continue;
+        if (context.sides.wants(context.writer, item)) item.raised = number;
+        applyTo(item, { change: label.change, due: label.due[0] ?? null, owner: label.owner });
       }
     }
   }

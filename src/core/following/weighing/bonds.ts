@@ -17,7 +17,7 @@ export function bondsOf(situation: Situation, segment: Segment, item: OpenItem):
   const best = all[0]?.score ?? 0;
   const found: string[] = [];
   const owed = open.filter((one) => sides.owes(writer, one) && one.kind !== "trouble");
-  const newest = Math.max(...open.map((one) => one.letter));
+  const newest = Math.max(...open.map((one) => one.raised));
   const share = own ? own.named / Math.max(1, item.words.size) : 0;
   if (own) {
     found.push(`named ${step(share, [0, 0.34, 0.67, 1])}`, `named words ${Math.min(3, own.named)}`);
@@ -34,10 +34,10 @@ export function bondsOf(situation: Situation, segment: Segment, item: OpenItem):
   found.push(`stems ${Math.min(3, common)}`);
   const rivals = owed.filter((one) => one !== item);
   found.push(`rivals ${Math.min(3, rivals.length)}`);
-  const newRivals = rivals.filter((one) => one.letter === newest);
-  if (item.letter === newest) {
+  const newRivals = rivals.filter((one) => one.raised === newest);
+  if (item.raised === newest) {
     found.push("newest", `new rivals ${Math.min(3, newRivals.length)}`);
-    const order = owed.filter((one) => one.letter === newest);
+    const order = owed.filter((one) => one.raised === newest);
     if (order.indexOf(item) === statements.indexOf(segment)) found.push(`in order ${Math.min(3, order.length)}`);
   }
   if (!own && segments.some((one) => one !== segment && scored.get(one)?.[0]?.item === item))

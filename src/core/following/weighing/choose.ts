@@ -17,8 +17,11 @@ export interface Chosen extends Ruled {
 }
 
 /** From here on the words alone are believed where the rules find nothing: that anything changes, and what. */
-const LIKELY = 0.9;
+const LIKELY = 0.8;
 const LIKELY_WHAT = 0.6;
+
+/** From here on they say of what the rules find what it is: the rules know the words of a change, and not whom it goes on about. */
+const TELLS = 0.5;
 
 /** From here on they bear out what the rules find. */
 const BORNE_OUT = 0.6;
@@ -38,11 +41,13 @@ function saidBy(context: FollowContext, item: OpenItem, { change, segments, segm
   switch (change) {
     case "promised":
     case "moved":
-      if (isLater) return { ...base, change: "moved", due };
+      if (isLater || (change === "moved" && context.sides.wants(context.writer, item)))
+        return { ...base, change: "moved", due };
       // Whoever takes on what nobody had yet is its owner from then on.
       if (item.owner === null && (item.kind === "ask" || item.kind === "question") && change === "promised")
         return { ...base, change: "passed", due, owner: context.writer };
-      return { ...base, change: due !== null && item.due !== null && !item.isPromised ? "promised" : change, due };
+      // Only what had a day, or was promised, can be moved to another.
+      return { ...base, change: due !== null && !item.isPromised ? "promised" : change, due };
     case "passed": {
       const to = passedTo(segment.text, context.people, context.writer, new Set([item.asker]));
       return { ...base, change, due, owner: to?.person?.address ?? null };
@@ -66,16 +71,31 @@ export function choose(
   weighed: Weighed | undefined,
   taken: ReadonlySet<Segment>,
 ): Chosen | null {
+  // A guess that the words do not bear out is none.
+  if (ruled?.said.isGuessed && weighed && weighed.whether <= BORNE_OUT) return null;
   if (ruled) {
+    const said = weighed && saidBy(context, item, weighed);
+    if (
+      said &&
+      ruled.said.change !== "passed" &&
+      said.change !== "called off" &&
+      !(said.change === "done" && ruled.said.due !== null) &&
+      said.change !== ruled.said.change &&
+      weighed.whether > TELLS &&
+      weighed.what >= TELLS &&
+      weighed.segments.includes(ruled.segment)
+    )
+      return { said, segment: ruled.segment, confidence: WEIGHED };
     const isAgreed =
       weighed !== undefined &&
       weighed.whether > BORNE_OUT &&
       weighed.what >= BORNE_OUT_WHAT &&
       !(weighed.isShared && !ruled.said.isNamed) &&
-      saidBy(context, item, weighed).change === ruled.said.change;
+      said?.change === ruled.said.change;
     return { ...ruled, confidence: isAgreed ? AGREED : ruled.said.isNamed ? NAMED : RULED };
   }
-  if (!weighed || weighed.whether <= LIKELY || weighed.what < LIKELY_WHAT) return null;
+  if (!weighed || weighed.whether <= LIKELY || weighed.what < LIKELY_WHAT || weighed.change === "called off")
+    return null;
   // Who owes it and asks back changes nothing yet.
   if (/\?$/.test(weighed.segment.text) && context.sides.owes(context.writer, item)) return null;
   if (weighed.segments.some((one) => taken.has(one))) return null;
