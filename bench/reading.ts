@@ -8,7 +8,7 @@ import { PLAIN_READING, readLetter } from "../src/core/reading/read-letter";
 import { learnHouseWording } from "../src/core/reading/weighing/house-wording";
 import { corpus } from "../tests/outside/pick";
 import { REAL_LETTERS, realLetters } from "../tests/outside/real-letters";
-import { CONVERSATION_SETS, scoreFollowing } from "../tests/reading/conversations";
+import { CONVERSATION_SETS, scoreFollowing, UNLEARNT_CONVERSATIONS } from "../tests/reading/conversations";
 import { corrected, HABITS, newOfHabit } from "../tests/reading/habits";
 import { type LabelledLetter, LETTER_SETS, labelledLetters, PEOPLE, UNLEARNT_SETS } from "../tests/reading/labelled";
 import { learnFollowing } from "../tests/reading/learning/examples";
@@ -44,7 +44,8 @@ for (const set of CONVERSATION_SETS) {
 }
 // Fold by fold: a part of the sets is read, and followed, by what all the others teach.
 const learntFrom = LETTER_SETS.filter((one) => !UNLEARNT_SETS.includes(one));
-const sets = [...learntFrom, ...CONVERSATION_SETS, ...MARKED_SETS];
+const followed = CONVERSATION_SETS.filter((one) => !UNLEARNT_CONVERSATIONS.includes(one));
+const sets = [...learntFrom, ...followed, ...MARKED_SETS];
 for (let fold = 0; fold < FOLDS; fold += 1) {
   const held = sets.filter((_, i) => i % FOLDS === fold);
   const wording = await learnWording(held);
@@ -59,7 +60,7 @@ for (let fold = 0; fold < FOLDS; fold += 1) {
     const { labels, found, finding, kind, anything } = score(await kindsLabelled(set), nobody);
     say(heldBack(`marked letters, ${set}`), { labels, found, finding, kind, anything });
   }
-  for (const set of CONVERSATION_SETS.filter((one) => held.includes(one))) {
+  for (const set of followed.filter((one) => held.includes(one))) {
     const { mistakes: _, ...following } = await scoreFollowing(set, await learnFollowing(set), {
       ...PLAIN_READING,
       wording,

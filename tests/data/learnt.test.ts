@@ -91,9 +91,10 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
       proposed.push(slip.confidence);
       await brushOff(slip);
     }
+    // The rule's own doubt would leave them out from the tenth on; the writer's wording is known sooner than that.
     expect(proposed.length).toBeGreaterThan(4);
-    expect(proposed.length).toBeLessThanOrEqual(10);
-    expect(proposed[0]!).toBeGreaterThan(0.75);
+    expect(proposed.length).toBeLessThan(10);
+    expect(proposed.slice(0, 3).every((one) => one > 0.75)).toBe(true);
     expect(proposed.slice(4).every((one) => one <= 0.5)).toBe(true);
     expect(await comes("Please look at offer z.", "di@fir.example")).toHaveLength(1);
   });

@@ -21,7 +21,7 @@ describe("labelled letters", () => {
     ["l", { letters: 12, finding: 0.93, kind: 0.92, owner: 0.95, due: 0.95 }],
     ["m", { letters: 38, finding: 0.87, kind: 0.84, owner: 0.95, due: 0.9 }],
     ["n", { letters: 15, finding: 0.88, kind: 0.85, owner: 0.85, due: 0.93 }],
-    ["o", { letters: 14, finding: 0.81, kind: 0.79, owner: 0.93, due: 0.88 }],
+    ["o", { letters: 14, finding: 0.82, kind: 0.8, owner: 0.93, due: 0.88 }],
     ["p", { letters: 16, finding: 0.84, kind: 0.8, owner: 0.9, due: 0.92 }],
     ["f", { letters: 12, finding: 0.86, kind: 0.86, owner: 0.95, due: 0.93 }],
   ] as const)("set %s: what is asked, of whom, by when", async (set, floor) => {
@@ -58,6 +58,8 @@ describe("labelled letters", () => {
     ["conversations-l", 34, 47, 0.8],
     ["conversations-m", 25, 37, 0.7],
     ["conversations-n", 26, 33, 0.85],
+    // From this set nothing is learnt.
+    ["conversations-o", 29, 47, 0.4],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(

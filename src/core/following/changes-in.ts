@@ -107,6 +107,8 @@ export function changesIn(
     const isOnly =
       new Set(left.map((item) => cureOf(item, owed) ?? item)).size === 1 &&
       (isHandedOn(segment.text) ||
+        (slip?.kind === "promise" && !addsSomething(segment.text)) ||
+        GETS_IT.test(segment.text) ||
         /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text));
     const isBare = isOnly || (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
     if ((items.length === 0 || (!isNamed && about.length === 0 && GETS_IT.test(segment.text))) && !isAsk && isBare)
@@ -169,7 +171,7 @@ export function changesIn(
 }
 
 /** "You'll get them on Thursday", said after something else was: of what is left. */
-const GETS_IT = /^(?:and |so )?(?:you|it|they)(?:['’]ll| will| shall)\b/i;
+const GETS_IT = /^(?:and |so )?(?:you|it|they|he|she)(?:['’]ll| will| shall)\b/i;
 
 /** "Nothing has reached us so far", "please cancel the slot": said by whoever wants it, of the only thing there is. */
 function isTakenBack(text: string): boolean {

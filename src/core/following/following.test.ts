@@ -143,6 +143,29 @@ describe("how an answer goes on", () => {
     expect({ changes: [...found.changes].sort(), opens: found.opens }).toEqual({ changes, opens });
   });
 
+  test("who is called by name is not what a sentence is about: the thing is handed to them", async () => {
+    const following = new Following(people);
+    const [, labels] = following.read(
+      await letter(2, HUGH, WIL, "Please mend the clasp of the atlas. Please remove the old shelf labels too."),
+    ).opens;
+    const { opens, changes } = following.read(await letter(3, WIL, ODA, "Oda, please do the shelf labels."));
+    expect([opens, changes.map((one) => [one.item, one.change, one.owner])]).toEqual([
+      [],
+      [[labels!.id, "passed", ODA]],
+    ]);
+  });
+
+  test("what is promised where one thing is open is promised of that", async () => {
+    const [one] = (
+      await after(
+        "Could you get the atlas to us before noon?",
+        WIL,
+        "The van is warming up. It'll be in your yard by ten.",
+      )
+    ).changes;
+    expect(one?.slice(0, 2)).toEqual([1, "promised"]);
+  });
+
   test("a bare answer is to what was wanted last, wherever it was opened", async () => {
     const following = new Following(people);
     const [ledgers] = following.read(await letter(2, HUGH, WIL, TWO)).opens;

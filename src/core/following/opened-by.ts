@@ -22,6 +22,11 @@ function likeness(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
   return shared === 0 ? 0 : shared / Math.min(a.size, b.size);
 }
 
+/** "Emeka, the shelves are yours" is about shelves, and not about Emeka. */
+function withoutCall(text: string): string {
+  return text.replace(/^(?:and\s+)?\p{Lu}\p{L}+[,:]\s+/u, "");
+}
+
 const POINTS_BACK = /\b(?:it|them|this|that|these|those)\b/i;
 
 /** How many asks somebody owes an answer to. */
@@ -42,7 +47,7 @@ export function openedBy(
   const changed = (item: OpenItem) => changes.some((change) => change.item === item.id);
   for (const slip of slips) {
     const quote = letter.text.slice(slip.start, slip.end);
-    const words = tellingWords(quote);
+    const words = tellingWords(withoutCall(quote));
     const covering = understood
       .filter((one) => one.start < slip.end && slip.start < one.end)
       .flatMap((one) => changes.filter((change) => change.item === one.item));

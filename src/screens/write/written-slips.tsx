@@ -33,7 +33,10 @@ function becomes(
 ): string {
   if ("changes" in slip) {
     const { change } = slip.changes;
-    return change === "promised" && !slip.due ? "a note on the task" : DOES[change];
+    // As the act will do it: what names nobody is not passed on, and what names no day moves nothing.
+    const isMove = change === "promised" || change === "moved" || (change === "passed" && slip.owner === null);
+    if (isMove) return slip.due ? DOES.moved : DOES.part;
+    return DOES[change];
   }
   if (slip.owner === null) return "a task that nobody has yet";
   if (slip.owner === me) return "your task";

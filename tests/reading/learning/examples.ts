@@ -9,7 +9,12 @@ import { situationOf } from "@/core/following/weighing/situation";
 import { type FollowingWeights, NOTHING_LEARNT } from "@/core/following/weighing/weigh";
 import { PLAIN_READING, readLetter } from "@/core/reading/read-letter";
 import type { Weights } from "@/core/reading/weighing/shares";
-import { CONVERSATION_SETS, type ConversationSet, labelledConversations } from "../conversations";
+import {
+  CONVERSATION_SETS,
+  type ConversationSet,
+  labelledConversations,
+  UNLEARNT_CONVERSATIONS,
+} from "../conversations";
 import { PEOPLE } from "../labelled";
 import { overlap, squash } from "../overlap";
 import { labelledAnswers } from "./answers";
@@ -94,7 +99,7 @@ function weightsOf({ bias, weights }: Weights): Weights {
 /** Learns the weights of following from all labelled answers and conversations but those of one set. */
 export async function learnFollowing(leftOut: ConversationSet | null): Promise<FollowingWeights> {
   answers ??= answerExamples();
-  const sets = CONVERSATION_SETS.filter((set) => set !== leftOut);
+  const sets = CONVERSATION_SETS.filter((set) => set !== leftOut && !UNLEARNT_CONVERSATIONS.includes(set));
   const examples = [...(await answers), ...(await Promise.all(sets.map(examplesFrom))).flat()];
   return {
     whether: weightsOf(

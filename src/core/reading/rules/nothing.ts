@@ -29,7 +29,7 @@ const IDIOM =
 const TAKEN_BACK = /\b(?:ignore (?:this|that|it|my|the (?:last|previous|above))|disregard (?:this|that|my|the))\b/i;
 
 const OFFER =
-  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|wish|prefer)\b|if you want,|if (?:it|that|this) (?:(?:would|might|will) help|helps)\b,? (?:i|we)\b|you (?:could|can|may|might) (?!(?:also )?(?:want|wish|like|need) to )(?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)/i;
+  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|wish|prefer)\b|if you want,|if (?:it|that|this) (?:(?:would|might|will) help|helps)\b,? (?:i|we)\b|you (?:could|can|may|might) (?!(?:also )?(?:want|wish|like|need) to )(?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)|\byou(?:['’]re| are| would be) (?:very |most |always |also |all )?welcome to [a-z]/i;
 
 /** Courtesy, releases, offers and adverts, which look like asks and are none. Stands first, so that no later rule takes them. */
 export const nothing: KindRule = {

@@ -96,6 +96,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The buyer of the ketch is not at all amused.",
   ],
   nothing: [
+    "You are always welcome to use our slipway in the meantime.",
     "Yes, go ahead whenever it suits you.",
     "No rush before the regatta.",
     "By the end of next month would do.",
