@@ -54,7 +54,20 @@ function ownerOf(row: { ownerId: string | null; theirsId: string | null }): Owne
   return row.theirsId ? { side: "theirs", correspondentId: row.theirsId } : { side: "ours", personId: row.ownerId };
 }
 
-/** The tasks that open slips of a conversation would change, locked, with the letter's words; those that the actor may not see are left out. */
+/** Tasks that letters change, by their ids, locked; those that the actor may not see are left out. */
+export async function changedTasks(
+  db: Database,
+  actor: Actor,
+  ids: readonly (string | null)[],
+): Promise<ReadonlyMap<string, SlipChange["task"]>> {
+  const rows = await rowsOf<Omit<SlipChange["task"], "holding"> & Holding>(
+    db,
+    sql`select t.id, t.side, t.state, t.owner_id as "ownerId", t.chain from task t where t.id in ${ids} and ${maySeeTask(actor)} for update of t`,
+  );
+  return new Map(rows.map(({ ownerId, chain, ...task }) => [task.id, { ...task, holding: { ownerId, chain } }]));
+}
+
+/** The tasks that open slips of a conversation would change, with the letter's words; those that the actor may not see are left out. */
 async function changesFacts(
   db: Database,
   actor: Actor,
@@ -62,9 +75,10 @@ async function changesFacts(
 ): Promise<ReadonlyMap<string, SlipChange>> {
   const open = rows.filter((row) => row.changesTaskId !== null && row.state === "proposed");
   if (open.length === 0) return new Map();
-  const tasks = await rowsOf<Omit<SlipChange["task"], "holding"> & Holding>(
+  const tasks = await changedTasks(
     db,
-    sql`select t.id, t.side, t.state, t.owner_id as "ownerId", t.chain from task t where t.id in ${open.map((row) => row.changesTaskId)} and ${maySeeTask(actor)} for update of t`,
+    actor,
+    open.map((row) => row.changesTaskId),
   );
   const letters = await rowsOf<{ id: string; text: string }>(
     db,
@@ -72,12 +86,11 @@ async function changesFacts(
   );
   return new Map(
     open.flatMap((row) => {
-      const task = tasks.find((one) => one.id === row.changesTaskId);
+      const task = tasks.get(row.changesTaskId ?? "");
       const text = letters.find((one) => one.id === row.letterId)?.text ?? "";
       const quote = text.slice(row.start ?? 0, row.end ?? 0).replace(/\s+/g, " ");
       if (!task || !row.change) return [];
-      const { ownerId, chain, ...rest } = task;
-      return [[row.id, { change: row.change, quote, task: { ...rest, holding: { ownerId, chain } } }] as const];
+      return [[row.id, { change: row.change, quote, task }] as const];
     }),
   );
 }

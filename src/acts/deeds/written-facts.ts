@@ -3,17 +3,15 @@ import { z } from "zod";
 import { CHANGES } from "../../core/following/item";
 import type { Correspondent } from "../../core/letters/letter";
 import { SLIP_KINDS } from "../../core/reading/slip";
-import type { Holding } from "../../core/tasks/chain";
 import type { WrittenChangeFacts } from "../../core/tasks/decisions/change-written";
-import type { Owner, SlipChange } from "../../core/tasks/task";
+import type { Owner } from "../../core/tasks/task";
 import { LONGEST_ESTIMATE } from "../../core/time/duration";
 import type { Database } from "../../data/engine/database";
 import { newId } from "../../data/ids";
-import { maySeeTask } from "../../data/need-to-know";
 import { rowsOf } from "../../data/rows";
 import { correspondent } from "../../data/schema";
 import type { Actor } from "../act";
-import { takeIds } from "../facts";
+import { changedTasks, takeIds } from "../facts";
 import { due, id, priority, text } from "../inputs";
 
 export const writtenSlip = z.object({
@@ -82,17 +80,16 @@ export async function changedFacts(
   people: readonly Correspondent[],
 ): Promise<WrittenChangeFacts[] | null> {
   if (changes.length === 0) return [];
-  const rows = await rowsOf<Omit<SlipChange["task"], "holding"> & Holding>(
+  const tasks = await changedTasks(
     db,
-    sql`select t.id, t.side, t.state, t.owner_id as "ownerId", t.chain from task t where t.id in ${changes.map(({ taskId }) => taskId)} and ${maySeeTask(actor)} for update of t`,
+    actor,
+    changes.map(({ taskId }) => taskId),
   );
   const owners = await ownersOf(db, changes, people);
   const ids = takeIds(changes.length);
   const facts = changes.flatMap(({ taskId }, i) => {
-    const row = rows.find((one) => one.id === taskId);
-    if (!row) return [];
-    const { ownerId, chain, ...task } = row;
-    return [{ task: { ...task, holding: { ownerId, chain } }, owner: owners[i]!, commentId: ids[i]! }];
+    const task = tasks.get(taskId);
+    return task ? [{ task, owner: owners[i]!, commentId: ids[i]! }] : [];
   });
   return facts.length === changes.length ? facts : null;
 }

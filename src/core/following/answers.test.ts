@@ -23,6 +23,7 @@ const item = (quote: string, kind: OpenItem["kind"] = "ask", letter = 0): OpenIt
   raised: letter,
   place: 1,
   words: tellingWords(quote),
+  proposes: null,
   isPromised: false,
   isOver: false,
 });

@@ -16,6 +16,7 @@ import { ASKER_CUES } from "./cues";
 import { addDays, addsSomething, isTheRest, turnedTo } from "./goes-on";
 import type { ItemChange, OpenItem } from "./item";
 import { isHandedOn, isSentElsewhere } from "./passed-to";
+import { agreeToDays } from "./proposals";
 import { dueIn, IS_THE_REST, isDayGiven, mainClause, type Said, saidByAsker, saidByOwner, stronger } from "./said";
 import type { Segment } from "./segments";
 import { Topics } from "./topics";
@@ -142,6 +143,7 @@ export function changesIn(
   const answering = { context, owed, slips, changes, consumed, note };
   answerInOrder(answering);
   answerQuestions(answering);
+  agreeToDays(context, open, changes);
   const weighed = weigh(context, open, slips, learnt);
   const chosen = open.flatMap((item) => {
     const one = choose(context, item, changes.get(item.id) ?? null, weighed.get(item), consumed);

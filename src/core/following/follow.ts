@@ -2,9 +2,10 @@ import type { Letter } from "../letters/letter";
 import { PLAIN_READING, type ReadingSettings, readLetter } from "../reading/read-letter";
 import type { People } from "../reading/slip";
 import { changesIn } from "./changes-in";
-import { contextOf } from "./context";
+import { contextOf, type FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
 import { type Opened, openedBy } from "./opened-by";
+import { dueIn } from "./said";
 import { LEARNT } from "./weighing/learnt";
 import type { FollowingWeights } from "./weighing/weigh";
 
@@ -45,7 +46,7 @@ export class Following {
       if (context.sides.wants(context.writer, item)) item.raised = number;
       applyTo(item, change);
     }
-    const opens = opened.slips.map((slip, i) => itemOpened(slip, letter, number, i + 1));
+    const opens = opened.slips.map((slip, i) => itemOpened(slip, context, number, i + 1));
     this.items.push(...opens);
     return { opens, changes: opened.changes };
   }
@@ -60,11 +61,13 @@ export function applyTo(item: OpenItem, change: Pick<ItemChange, "change" | "due
 }
 
 /** An item as a letter opens it. `number` counts letters from nought, `place` what one letter opens from one. */
-export function itemOpened(slip: Opened, letter: Letter, number: number, place: number): OpenItem {
+export function itemOpened(slip: Opened, context: FollowContext, number: number, place: number): OpenItem {
+  const { letter } = context;
+  const quote = letter.text.slice(slip.start, slip.end);
   return {
     id: `${number + 1}-${place}`,
     kind: slip.kind,
-    quote: letter.text.slice(slip.start, slip.end),
+    quote,
     start: slip.start,
     end: slip.end,
     owner: slip.owner,
@@ -76,6 +79,7 @@ export function itemOpened(slip: Opened, letter: Letter, number: number, place: 
     raised: number,
     place,
     words: slip.words,
+    proposes: slip.kind === "question" ? (dueIn(context, quote)?.day ?? null) : null,
     isPromised: slip.kind === "promise",
     isOver: false,
   };

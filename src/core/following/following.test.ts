@@ -166,6 +166,20 @@ describe("how an answer goes on", () => {
     expect(one?.slice(0, 2)).toEqual([1, "promised"]);
   });
 
+  test("yes to another day that its owner proposes answers the question and moves the thing", async () => {
+    const following = new Following(people);
+    const [ledgers] = following.read(await letter(2, HUGH, WIL, "Could you rebind the two ledgers by Friday?")).opens;
+    const [question] = following.read(await letter(3, WIL, HUGH, "May I bring them on Monday the 9th?")).opens;
+    const answer = async (text: string) => {
+      const { changes } = following.read(await letter(4, HUGH, WIL, text));
+      return changes.map((one) => [one.item, one.change, one.due]).sort();
+    };
+    expect(await answer("Monday is fine.")).toEqual([
+      [ledgers!.id, "moved", "2026-11-09"],
+      [question!.id, "done", null],
+    ]);
+  });
+
   test("a bare answer is to what was wanted last, wherever it was opened", async () => {
     const following = new Following(people);
     const [ledgers] = following.read(await letter(2, HUGH, WIL, TWO)).opens;

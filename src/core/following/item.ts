@@ -25,6 +25,8 @@ export interface OpenItem {
   readonly place: number;
   /** Words that tell it from others. */
   readonly words: ReadonlySet<string>;
+  /** The day that a question proposes for something else: "would Monday do?"; null where it proposes none, or where that is not known. */
+  readonly proposes: Day | null;
   isPromised: boolean;
   isOver: boolean;
 }

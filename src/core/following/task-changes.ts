@@ -41,6 +41,7 @@ function asItem(task: OpenTask, i: number): OpenItem {
     raised: 0,
     place: i + 1,
     words: tellingWords(`${quote} ${task.title}`),
+    proposes: null,
     isPromised: task.kind === "promise",
     isOver: false,
   };

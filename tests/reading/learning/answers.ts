@@ -35,6 +35,7 @@ function itemOf(kind: SlipKind, due: string | null, quote: string, place: number
     raised: 0,
     place,
     words: tellingWords(quote),
+    proposes: null,
     isPromised: kind === "promise",
     isOver: false,
   };

@@ -55,7 +55,7 @@ async function taughtBy(set: ConversationSet): Promise<Example[]> {
       const slips = readLetter(letter, PEOPLE, context.sent, PLAIN_READING);
       const opened = openedBy(context, open, slips, changesIn(context, open, slips, NOTHING_LEARNT)).slips;
       for (const [i, slip] of opened.entries()) {
-        const item = itemOpened(slip, letter, number, i + 1);
+        const item = itemOpened(slip, context, number, i + 1);
         const label = opens.find((one) => !items.has(one.id) && overlap(squash(one.quote), squash(item.quote)) >= 0.5);
         if (label) items.set(label.id, item);
       }

@@ -1,0 +1,41 @@
+import type { FollowContext } from "./context";
+import type { OpenItem } from "./item";
+import type { Ruled } from "./weighing/choose";
+
+const AGREES =
+  /^(?:(?:yes|yep|yeah|ok|okay|sure|fine|agreed|of course|certainly|gladly|no problem|by all means)\b|(?:that|it|this|(?:the )?\d{1,2}(?:st|nd|rd|th)?|mon|tues?|wed(?:nes)?|thur?s?|fri|satur|sun)(?:day)?\b.{0,30}\b(?:fine|ok|okay|good|great|perfect|works|suits|acceptable|granted|in order|all right|will do)\b)/i;
+
+const REFUSES = /\b(?:not|no longer|cannot|too late|afraid|impossible|unless)\b|n['’]t\b/i;
+
+/**
+ * "Would Monday do?" of whoever owes a thing, and "Monday is fine": the question is answered, and the thing is expected on that
+ * day from now on. Only where its owner owes one thing alone is it plain which.
+ */
+export function agreeToDays(context: FollowContext, open: readonly OpenItem[], changes: Map<string, Ruled>): void {
+  for (const question of open) {
+    const answer = changes.get(question.id);
+    const { proposes } = question;
+    if (!proposes || answer?.said.change !== "done") continue;
+    const { text } = answer.segment;
+    if (!AGREES.test(text) || REFUSES.test(text)) continue;
+    const owed = open.filter(
+      (item) =>
+        item.kind !== "question" &&
+        item.kind !== "trouble" &&
+        item.letter < question.letter &&
+        context.sides.owes(question.asker, item) &&
+        context.sides.wants(context.writer, item) &&
+        !changes.has(item.id),
+    );
+    if (owed.length !== 1) continue;
+    const due = { day: proposes, time: null, others: [], words: question.quote };
+    const said = {
+      change: "moved",
+      due,
+      owner: null,
+      isNamed: false,
+      reason: "the day that was proposed suits",
+    } as const;
+    changes.set(owed[0]!.id, { said, segment: answer.segment });
+  }
+}
