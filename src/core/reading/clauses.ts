@@ -9,6 +9,8 @@ export interface Clause {
   /** The name a line begins with ("Mira: …"), or the line that leads into a list. */
   readonly lead: string | null;
   readonly isListItem: boolean;
+  /** Whether its sentence ends with a question mark, though another clause may stand before the mark. */
+  readonly asks: boolean;
   /** Number of the paragraph, so that an addressee can hold until the next one. */
   readonly block: number;
 }
@@ -268,6 +270,8 @@ export function isSalutation(line: string): boolean {
   return greeting !== undefined && GREETED.test(line.slice(greeting.length)) && !SAYS_MORE.test(line);
 }
 
+const ASKS = /\?["'”’)]*$/;
+
 /** Clauses beyond this many in one letter are left unread: nobody asks for more in a letter. */
 const MOST_CLAUSES = 600;
 
@@ -307,6 +311,7 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
             text: words,
             lead: piece.isListItem ? listLead : null,
             isListItem: piece.isListItem,
+            asks: ASKS.test(flat),
             block,
           });
           if (clauses.length >= MOST_CLAUSES) return clauses;

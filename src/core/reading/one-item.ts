@@ -7,6 +7,8 @@ const SENTENCE_END = /[.!?…]["'”’)]*$/;
 export function goesOn(before: FoundSlip, slip: FoundSlip, text: string): boolean {
   return (
     before.kind === slip.kind &&
+    // Each question has an answer of its own, unless they are the two sides of one.
+    (slip.kind !== "question" || /\bor\b/i.test(text.slice(before.end, slip.start))) &&
     before.owner === slip.owner &&
     (before.due?.day ?? null) === (slip.due?.day ?? null) &&
     !SENTENCE_END.test(text.slice(before.start, before.end)) &&

@@ -58,6 +58,23 @@ test("thanks and maxims ask nothing, one question is one, and a sentence may beg
   ]);
 });
 
+test("of two questions in one sentence each has its answer; the two sides of one have one", () => {
+  const quotes = (text: string) => short(text).map(([kind, quote]) => [kind, quote]);
+  expect(quotes("Do you bake on Sundays, and what does a loaf cost?")).toEqual([
+    ["question", "Do you bake on Sundays"],
+    ["question", "what does a loaf cost?"],
+  ]);
+  expect(quotes("Two things: may we park at the back, and is there a lift?").map(([kind]) => kind)).toEqual([
+    "question",
+    "question",
+  ]);
+  expect(quotes("Do you bake it yourselves, or does it come from the mill?")).toHaveLength(1);
+  expect(quotes("When you come on Friday, could you bring the list?").at(-1)).toEqual([
+    "ask",
+    "could you bring the list?",
+  ]);
+});
+
 test("asks, questions, promises and trouble are told apart", () => {
   expect(
     short(

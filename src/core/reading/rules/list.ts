@@ -6,6 +6,7 @@ import { behind } from "./behind";
 import { colleague } from "./colleague";
 import { damage } from "./damage";
 import { duty } from "./duty";
+import { firstQuestion } from "./first-question";
 import { forSomebody } from "./for-somebody";
 import { givenTo } from "./given-to";
 import { goodsHarmed } from "./goods-harmed";
@@ -53,6 +54,7 @@ export const KIND_RULES: readonly KindRule[] = [
   need,
   duty,
   indirectQuestion,
+  firstQuestion, // before the question with its mark, which it never answers for
   question,
   promise,
   offered,
