@@ -69,6 +69,7 @@ test("of two questions in one sentence each has its answer; the two sides of one
     "question",
   ]);
   expect(quotes("Do you bake it yourselves, or does it come from the mill?")).toHaveLength(1);
+  expect(quotes("What matters is the crust, so could you bake it longer?").map(([kind]) => kind)).toEqual(["ask"]);
   expect(quotes("When you come on Friday, could you bring the list?").at(-1)).toEqual([
     "ask",
     "could you bring the list?",
