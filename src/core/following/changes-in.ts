@@ -13,7 +13,7 @@ import {
 } from "./bare-answer";
 import type { FollowContext } from "./context";
 import { ASKER_CUES } from "./cues";
-import { addDays, addsSomething, isTheRest, turnedTo } from "./goes-on";
+import { addDays, addsSomething, isStillToCome, turnedTo } from "./goes-on";
 import type { ItemChange, OpenItem } from "./item";
 import { isHandedOn, isSentElsewhere } from "./passed-to";
 import { agreeToDays } from "./proposals";
@@ -94,7 +94,7 @@ export function changesIn(
     const isCure = left.length > 0 && left.every((item) => item.kind === "trouble");
     // "The red is finished, …, and so its results come on Monday": what is still to come of what is done.
     const rest =
-      isTheRest(segment.text) && !isNamed
+      isStillToCome(segment.text) && !isNamed
         ? items.find((item) => owed.includes(item) && changes.get(item.id)?.said.change === "done")
         : undefined;
     const restDue = rest ? dueIn(context, segment.text) : null;

@@ -35,7 +35,7 @@ export function addsSomething(text: string): boolean {
 }
 
 /** "So its results come on 24 April": what is still to come of a thing. */
-export function isTheRest(text: string): boolean {
+export function isStillToCome(text: string): boolean {
   return /^(?:and |so |and so |but )*(?:its|their|the other|the others|the rest)\b/i.test(text);
 }
 
