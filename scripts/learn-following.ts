@@ -1,11 +1,13 @@
 // npm run learn:following: learns from the labelled answers and conversations how answers are put, and writes the weights.
 import fs from "node:fs";
 import path from "node:path";
-import { learnFollowing } from "../tests/reading/learning/examples";
+import { followingExamples, learnFollowing } from "../tests/reading/learning/examples";
+import { keepFingerprints } from "../tests/reading/learning/fingerprint";
 import { asLines } from "./write-weights";
 
 const FILE = path.join(import.meta.dirname, "../src/core/following/weighing/weights.json");
 
 const { whether, what } = await learnFollowing(null);
 fs.writeFileSync(FILE, `{\n  "whether": ${asLines(whether, "  ")},\n  "what": ${asLines(what, "  ")}\n}\n`);
+keepFingerprints("following", await followingExamples(null));
 console.log(`${Object.keys(whether.weights).length} and ${Object.keys(what.weights).length} names with their weights`);

@@ -2,14 +2,16 @@
 import fs from "node:fs";
 import path from "node:path";
 import { SURROUNDINGS } from "../src/core/reading/weighing/surroundings";
+import { keepFingerprints } from "../tests/reading/learning/fingerprint";
 import { passagesHeld } from "../tests/reading/learning/held-passages";
-import { learnWording } from "../tests/reading/learning/in-letter";
-import { passagesLabelled } from "../tests/reading/learning/passages";
+import { learnWording, wordingExamples } from "../tests/reading/learning/in-letter";
+import { passageExamples } from "../tests/reading/learning/passages";
 import { asLines, asRows } from "./write-weights";
 
 const FOLDER = path.join(import.meta.dirname, "../src/core/reading/weighing");
 
-const { meaning, inLetter, ...learnt } = await learnWording();
+const wording = await learnWording();
+const { meaning, inLetter, ...learnt } = wording;
 fs.writeFileSync(path.join(FOLDER, "weights.json"), `${asLines(learnt, "")}\n`);
 fs.writeFileSync(path.join(FOLDER, "meaning.json"), `${asRows(meaning)}\n`);
 const bySurroundings = SURROUNDINGS.map((name, i) => [name, inLetter!.ofMeasured[i]!] as const);
@@ -18,4 +20,7 @@ fs.writeFileSync(
   `${asLines({ bias: inLetter!.bias, weights: Object.fromEntries(bySurroundings) }, "")}\n`,
 );
 fs.writeFileSync(path.join(FOLDER, "held.json"), `${JSON.stringify(await passagesHeld(), null, 2)}\n`);
-console.log(`${await passagesLabelled()} passages, ${Object.keys(learnt.weights).length} names with their weights`);
+keepFingerprints("reading", await wordingExamples(wording));
+console.log(
+  `${(await passageExamples()).length} passages, ${Object.keys(learnt.weights).length} names with their weights`,
+);

@@ -8,8 +8,8 @@ import { corpus } from "./pick";
 
 const SHORTEST_LINE = 12;
 const SIGN = /^\s{0,3}>/;
-/** The sign of programs that put the writer's initials before it: quoted, but broken otherwise than in the parent. */
-const INITIALS = /^\s{0,3}[A-Z]{1,3}>/;
+/** The sign of programs that put the writer's initials or name before it: quoted, but broken otherwise than in the parent. */
+const INITIALS = /^(?:\s{0,3}[A-Z]{1,3}>|\s{0,8}(?:[A-Z]{1,3}|\p{Lu}\p{Ll}{1,11})>(?=\s))/u;
 /** What introduces a quotation: neither history that the parent holds nor new. */
 const INTRODUCTION =
   /^(?:on |at |in |from:|sent:|date:|to:|cc:|subject:|message-id:|reply-to:|organi[sz]ation:|-{2,}|_{2,}|.*(?:wrote|writes|said|says|escribió|worte)\b)/i;

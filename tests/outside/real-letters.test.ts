@@ -7,12 +7,12 @@ import { REAL_LETTERS, realLetters } from "./real-letters";
 // read far less well than letters of work.
 test("letters of real people are read better with wording than by the rules alone", async () => {
   const letters = await realLetters(REAL_LETTERS);
-  expect(letters).toHaveLength(62);
+  expect(letters).toHaveLength(181);
   const nobody = { people: { team: [], outside: [] }, readsLists: true };
   const [alone, weighed] = [scoreReading(letters, NO_WORDING, nobody), scoreReading(letters, undefined, nobody)];
   console.log(
     `${weighed.labels} labels, ${weighed.found} slips: finding ${weighed.finding.toFixed(3)}, by the rules alone ${alone.finding.toFixed(3)}`,
   );
   expect(weighed.finding).toBeGreaterThan(alone.finding);
-  expect(weighed.finding).toBeGreaterThan(0.48);
+  expect(weighed.finding).toBeGreaterThan(0.57);
 });

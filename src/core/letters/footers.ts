@@ -29,13 +29,21 @@ export function isLegalNote(paragraph: string): boolean {
 
 const FEWEST_STROKES = 5;
 
-/** A line that mailing lists and senders of newsletters draw above their footer. */
+/** A line that mailing lists and senders of newsletters draw above their footer; some write a title into it. */
 export function isRule(line: string): boolean {
+  if (/^([-_=*~])\1{4,} ?[^-_=*~].{0,60}[^-_=*~] ?\1{5}[-_=*~> ]*$/.test(line)) return true;
   return /^[-_=*~ \t]+$/.test(line) && line.replace(/[ \t]/g, "").length >= FEWEST_STROKES;
 }
 
 const LIST_CUES =
   /(?:\bun-?subscri|\bsubscri(?:be|ption)|mailing list|listinfo|list archives?|\bmajordomo\b|manage your (?:preferences|subscription)|view (?:this|it) in (?:your )?browser|abbestellen|abmelden|se désabonner|désinscri|cancelar (?:la )?suscripción|afmelden|mailman|https?:\/\/\S*(?:list|unsub|optout)|this .{0,30}(?:email|mail|message|newsletter).{0,40} (?:is|was) (?:sponsored|sent to)|sponsored by)/i;
+
+/** Whether a paragraph begins with how to get off a list, which programs put at the foot of every letter, often without a rule. */
+export function isWayOut(line: string): boolean {
+  return /^\s*(?:to (?:\(?un\)?-?subscribe|leave (?:this|the) (?:list|group)|stop receiving|opt out)|you (?:are receiving|received|have received) this (?:e-?mail|message|mail) because)\b/i.test(
+    line,
+  );
+}
 
 /** Whether lines below a rule are a list's footer: how to get off it, where its pages are. */
 export function isListFooter(lines: readonly string[]): boolean {

@@ -2,7 +2,7 @@
 // pattern looks at one line without its line end.
 
 /** A line that quotes: ">", ">>", "|", and the initials or the name that some programs put before it ("JD> ", "Jane> "). */
-const QUOTE_SIGN = /^\s{0,3}(?:>|\|(?!.*\|\s*$)|[A-Z]{1,3}>|\p{Lu}\p{Ll}{1,11}>(?=\s))/u;
+const QUOTE_SIGN = /^(?:\s{0,3}(?:>|\|(?!.*\|\s*$)|[A-Z]{1,3}>)|\s{0,8}(?:[A-Z]{1,3}|\p{Lu}\p{Ll}{1,11})>(?=\s))/u;
 
 /** Whether a line is quoted by a sign at its head. A table's row and a pointing ">>> here <<<" are not. */
 export function isQuoted(line: string): boolean {

@@ -38,7 +38,10 @@ test("machines are known by their headers", () => {
   expect(kind({ "content-type": "multipart/report; report-type=delivery-status" })).toBe("bounce"); // RFC 3464
   expect(kind({ "content-type": "multipart/report; report-type=disposition-notification" })).toBe("receipt"); // RFC 3798
   expect(kind({ "list-id": "<x>", "list-post": "<mailto:x>" })).toBe("list"); // RFC 2369, 2919
+  expect(kind({ "list-id": "<x>", "list-post": "NO (announcements only)" })).toBe("newsletter"); // RFC 2369 section 3.4
   expect(kind({ "list-unsubscribe": "<mailto:x>" })).toBe("newsletter");
+  expect(kind({ "list-id": "<x>", "in-reply-to": "<y@z.example>" })).toBe("list");
+  expect(kind({ precedence: "bulk", "x-beenthere": "talk@x.example" })).toBe("list");
   expect(kind({ precedence: "bulk" })).toBe("newsletter");
   expect(kind({}, "", "rssfeeds@out.example")).toBe("newsletter");
   expect(kind({}, "Automatic reply: Bolts")).toBe("automatic reply");
@@ -69,6 +72,16 @@ test("new text is told from quoted text, signature and forwarded letter, and not
   expect(
     kinds("Top answer\n\n-----Original Message-----\nFrom: A\nSent: today\nTo: B\n\nold\n").map(([kind]) => kind),
   ).toEqual(["new", "quoted"]);
+  expect(
+    kinds("    Suki> When is the slide due,\n    Suki> and who takes it?\nOn Monday.\n").map(([kind]) => kind),
+  ).toEqual(["quoted", "new"]);
+  // What programs of lists put at the foot, without a rule, and with a rule that has a title.
+  const wayOut = "To unsubscribe from this group, send a letter to leave@talk.example\n";
+  expect(kinds(`Is it done?\n\n${wayOut}\n`).map(([kind]) => kind)).toEqual(["new", "footer"]);
+  expect(
+    kinds(`Is it done?\n------- Friends of the swing -------~-->\nBuy a swing\n\n${wayOut}`).map(([kind]) => kind),
+  ).toEqual(["new", "footer"]);
+  expect(kinds(wayOut).map(([kind]) => kind)).toEqual(["new"]);
   const whole = "a\n> b\n\n\nc\n-- \nd";
   const parts = splitText(whole, false);
   expect(parts.map((part) => whole.slice(part.start, part.end)).join("")).toBe(whole);

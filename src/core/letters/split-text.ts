@@ -1,4 +1,4 @@
-import { isLegalNote, isListFooter, isProgramNote, isRule, isSignatureMark } from "./footers";
+import { isLegalNote, isListFooter, isProgramNote, isRule, isSignatureMark, isWayOut } from "./footers";
 import {
   attributionAt,
   headerBlockLength,
@@ -169,12 +169,13 @@ class Splitter {
     return undefined;
   }
 
-  /** Below the last rule of the letter, where what stands there speaks of a list. */
+  /** Below the last rule of the letter, or the last paragraph on how to leave, where what stands there speaks of a list. */
   private markListFooter(): void {
     const { texts } = this;
-    for (let i = Math.max(0, texts.length - LONGEST_FOOTER_LINES); i < texts.length; i += 1) {
-      if (!isRule(texts[i]!) || (this.kinds[i] !== "new" && this.kinds[i] !== "signature")) continue;
-      if (texts.slice(i + 1).some((text) => isQuoted(text)) || !isListFooter(texts.slice(i + 1))) continue;
+    for (let i = Math.max(1, texts.length - LONGEST_FOOTER_LINES); i < texts.length; i += 1) {
+      const begins = isRule(texts[i]!) || (texts[i - 1] === "" && isWayOut(texts[i]!));
+      if (!begins || (this.kinds[i] !== "new" && this.kinds[i] !== "signature")) continue;
+      if (texts.slice(i + 1).some((text) => isQuoted(text)) || !isListFooter(texts.slice(i))) continue;
       this.fill(i, texts.length, "footer");
       return;
     }

@@ -92,15 +92,46 @@ function isWrittenInLines(text: string, width: number): boolean {
   return pairs.length > 0 && pairs.filter(Boolean).length > pairs.length / 2;
 }
 
-/** The width to which a text was folded, less a little, since programs count differently. */
-function widthOf(text: string): number {
+/** Lines that go on in the next, at the least, by which a text is known as folded more narrowly than is common. */
+const FEWEST_GOING_ON = 3;
+
+/** The width that a narrow window leaves at the least. */
+const NARROW = 30;
+
+/** Characters by which programs that fold differ in what has room. */
+const MORE_OR_LESS = 3;
+
+/**
+ * Whether most lines that another follows end without a mark, had no room for its first word within the usual length, and
+ * go on in small letters: then the text was folded, be it ever so narrowly.
+ */
+function isFolded(text: string): boolean {
+  const lines = text.split("\n").map((line) => line.trim());
+  const width = usualLength(text) - MORE_OR_LESS;
+  if (width < NARROW || width > NARROWEST_FOLD) return false;
+  const followed = lines.slice(0, -1).flatMap((line, i) => (line === "" || lines[i + 1] === "" ? [] : [i]));
+  const goingOn = followed.filter((i) => {
+    const [line, next] = [lines[i]!, lines[i + 1]!];
+    const isFull = line.length + 1 + (/^\S+/.exec(next)?.[0].length ?? 0) > width;
+    return isFull && /[\p{L}\p{N},'’)]$/u.test(line) && /^\p{Ll}/u.test(next);
+  });
+  return goingOn.length >= FEWEST_GOING_ON && goingOn.length * 2 > followed.length;
+}
+
+/** What most lines do not exceed. */
+function usualLength(text: string): number {
   const lengths = text
     .split("\n")
     .map((line) => line.trimEnd().length)
     .filter((length) => length > 0)
     .sort((a, b) => a - b);
-  const usual = lengths[Math.floor(lengths.length * MOST_LINES)] ?? 0;
-  return Math.max(NARROWEST_FOLD, Math.min(usual, FOLDED_AT) - 3);
+  return lengths[Math.floor(lengths.length * MOST_LINES)] ?? 0;
+}
+
+/** The width to which a text was folded, less a little, since programs count differently. */
+function widthOf(text: string): number {
+  const narrowest = isFolded(text) ? NARROW : NARROWEST_FOLD;
+  return Math.max(narrowest, Math.min(usualLength(text), FOLDED_AT) - MORE_OR_LESS);
 }
 
 function isNearEnd(text: string, at: number, end: number): boolean {
@@ -166,6 +197,8 @@ function sentencesOf(text: string, block: Block): { start: number; end: number }
   for (const match of flat.matchAll(ends)) {
     const end = match.index + match[0].length;
     const soFar = flat.slice(start, end);
+    // “He asked ‘why?’ and left”: the mark belongs to what is quoted.
+    if (usesCapitals && /["'”’]$/.test(match[0]) && /^\s+\p{Ll}/u.test(flat.slice(end, end + 30))) continue;
     if (
       match[0] === "." &&
       (ABBREVIATION.test(soFar) ||

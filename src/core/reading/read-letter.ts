@@ -137,11 +137,15 @@ function textOf(text: string, parts: readonly TextPart[]): string {
   return parts.map((part) => text.slice(part.start, part.end)).join("\n");
 }
 
-/** A letter to everybody with a way out of the list is an advert, though its headers do not say so. */
-function isAdvert(text: string, parts: readonly TextPart[]): boolean {
-  const fresh = textOf(text, parts);
+/**
+ * A letter to everybody with a way out of the list is an advert, though its headers do not say so; one that answers another,
+ * or that people write to each other on a list, is none.
+ */
+function isAdvert({ text, parts, automatic, references }: Letter, read: readonly TextPart[]): boolean {
+  if (automatic === "list" || references.length > 0) return false;
+  const footers = parts.filter((part) => part.kind === "footer");
   return /\b(?:unsubscribe|opt[- ]out|manage (?:your )?preferences|view (?:this )?(?:e-?mail )?in (?:your )?browser)\b/i.test(
-    fresh,
+    textOf(text, [...read, ...footers]),
   );
 }
 
@@ -243,7 +247,7 @@ export function readLetter(
   const settings = forWriter(house, letter);
   if (letter.automatic && !(letter.automatic === "list" && settings.readsLists)) return [];
   const { parts, ground: plain, from } = readingOf(letter, people, sent);
-  if (isAdvert(letter.text, parts) || !isReadable(textOf(letter.text, parts))) return [];
+  if (isAdvert(letter, parts) || !isReadable(textOf(letter.text, parts))) return [];
   const everyone = [...people.team, ...people.outside];
   const ground = { ...plain, greeted: greetedIn(textOf(letter.text, parts), everyone) };
   const isUrgentLetter = letter.isUrgent || priorityOf(letter.subject) === "high";

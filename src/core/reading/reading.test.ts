@@ -140,6 +140,23 @@ test("short lines that no mail program would have folded are lines of their own"
   expect(short(text).map(([kind, words]) => [kind, words])).toEqual([["ask", "can you send us the bill"]]);
 });
 
+test("a letter folded to a narrow window is read by its sentences; a mark in quotation marks ends none", () => {
+  const narrow =
+    "Dear Anna,\n\nthe bread sold well this week and\nthe new oven is a joy to us all. Could\nyou tell the people of the mill that\nwe need the sacks with the blue label\nagain by Friday?\n\nDov";
+  expect(short(narrow).map(([kind, words]) => [kind, words])).toEqual([
+    ["ask", "Could\nyou tell the people of the mill that\nwe need the sacks with the blue label\nagain by Friday?"],
+  ]);
+  const quoted = "Can you check the page that asks “How many?” before it goes to the printer?";
+  expect(short(quoted).map(([kind, words]) => [kind, words])).toEqual([["ask", quoted]]);
+});
+
+test("an advert has a way out; an answer may have one below it", () => {
+  const text = "Could you send us the rye by Friday?\n\nTo unsubscribe from this list, write to leave@mill.example.\n";
+  const parts = splitText(text, false);
+  expect(read(text, { parts })).toEqual([]);
+  expect(read(text, { parts, references: ["1@crumb.example"] }).map(({ kind }) => kind)).toEqual(["ask"]);
+});
+
 test("a plain report right behind an ask is trouble, and sure", () => {
   const reports = [
     "Four of the last ones came cracked.",

@@ -96,11 +96,16 @@ function weightsOf({ bias, weights }: Weights): Weights {
   return { bias, weights };
 }
 
-/** Learns the weights of following from all labelled answers and conversations but those of one set. */
-export async function learnFollowing(leftOut: ConversationSet | null): Promise<FollowingWeights> {
+/** All labelled answers, and those of the conversations but of one set. */
+export async function followingExamples(leftOut: ConversationSet | null): Promise<Example[]> {
   answers ??= answerExamples();
   const sets = CONVERSATION_SETS.filter((set) => set !== leftOut && !UNLEARNT_CONVERSATIONS.includes(set));
-  const examples = [...(await answers), ...(await Promise.all(sets.map(examplesFrom))).flat()];
+  return [...(await answers), ...(await Promise.all(sets.map(examplesFrom))).flat()];
+}
+
+/** Learns the weights of following from all labelled answers and conversations but those of one set. */
+export async function learnFollowing(leftOut: ConversationSet | null): Promise<FollowingWeights> {
+  const examples = await followingExamples(leftOut);
   return {
     whether: weightsOf(
       learn(

@@ -6,7 +6,7 @@ import { CONVERSATION_SETS } from "../conversations";
 import { LETTER_SETS } from "../labelled";
 import { type Example, learn } from "./logistic";
 import { MARKED_SETS } from "./marked-letters";
-import { ALL_SETS, learnPassages, lettersOfSet } from "./passages";
+import { ALL_SETS, learnPassages, lettersOfSet, passageExamples } from "./passages";
 
 /** Parts of the sets, each weighed by what the others teach: as strangers' letters will be. */
 const PARTS = 4;
@@ -74,4 +74,10 @@ export async function learnWording(leftOut: readonly string[] = []): Promise<Wor
     examples.push(...(await examplesIn(held, await learnPassages([...leftOut, ...held], ROUNDS))));
   }
   return { ...(await learnPassages(leftOut)), inLetter: learnSurroundings(examples) };
+}
+
+/** All that wording is learnt from: the passages, then the clauses of letters with what surrounds them by the wording given. */
+export async function wordingExamples(wording: WordingWeights): Promise<Example[]> {
+  const sets = SETS.filter((set) => ALL_SETS.includes(set));
+  return [...(await passageExamples()), ...(await examplesIn(sets, wording))];
 }

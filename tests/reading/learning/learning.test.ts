@@ -1,5 +1,4 @@
 import { expect, test } from "vitest";
-import { LEARNT } from "@/core/following/weighing/learnt";
 import type { LetterGround } from "@/core/reading/kind-rule";
 import { KIND_RULES } from "@/core/reading/rules/list";
 import held from "@/core/reading/weighing/held.json";
@@ -9,12 +8,12 @@ import type { WordingWeights } from "@/core/reading/weighing/shares";
 import { weighWording } from "@/core/reading/weighing/weigh-wording";
 import { labelledLetters, UNLEARNT_SETS } from "../labelled";
 import { scoreReading } from "../score";
-import { labelledAnswers } from "./answers";
-import { learnFollowing } from "./examples";
+import { followingExamples } from "./examples";
+import { fingerprintOf, fingerprintOfWeights, fingerprintsKept } from "./fingerprint";
 import { passagesHeld } from "./held-passages";
-import { learnWording } from "./in-letter";
+import { wordingExamples } from "./in-letter";
 import { type Example, learn } from "./logistic";
-import { learnPassages, passagesLabelled, passagesOfSet } from "./passages";
+import { learnPassages, passagesOfSet } from "./passages";
 
 const NOBODY: LetterGround = { writer: null, to: [], people: { team: [], outside: [] } };
 
@@ -44,13 +43,31 @@ test("a weight of the closed form: with one name and a strong penalty, what is l
   expect(strength * yes!).toBeCloseTo(10 * (1 - share), 0);
 });
 
-test("the weights of wording that are kept are those that the labelled passages teach", async () => {
-  const learnt = await learnWording();
-  const passages = await passagesLabelled();
-  console.log(`${passages} labelled passages, ${Object.keys(learnt.weights).length} names`);
-  expect(passages).toBeGreaterThan(5_000);
-  expect(learnt).toEqual(LEARNT_WORDING);
-}, 600_000);
+test("the weights that are kept are those that the labelled passages and answers taught", async () => {
+  const [passages, answers] = [await wordingExamples(LEARNT_WORDING), await followingExamples(null)];
+  console.log(`${passages.length} examples of wording, ${answers.length} of answers`);
+  expect(passages.length).toBeGreaterThan(15_000);
+  expect(answers.length).toBeGreaterThan(2_000);
+  expect({
+    reading: { examples: fingerprintOf(passages), weights: fingerprintOfWeights("reading") },
+    following: { examples: fingerprintOf(answers), weights: fingerprintOfWeights("following") },
+  }).toEqual(fingerprintsKept());
+}, 120_000);
+
+test("another label, another word or another order is known by the fingerprint", () => {
+  const examples: Example[] = [
+    { found: ["sent"], is: 0, measured: Float64Array.of(0.25) },
+    { found: ["not", "yet"], is: 1 },
+  ];
+  const [first, second] = [examples[0]!, examples[1]!];
+  const others = [
+    [second, first],
+    [{ ...first, is: 1 }, second],
+    [{ ...first, found: ["send"] }, second],
+    [{ ...first, measured: Float64Array.of(0.35) }, second],
+  ];
+  expect(new Set([examples, ...others].map(fingerprintOf)).size).toBe(5);
+});
 
 test("the passages that an organisation's own learning is held against are of every kind, and kept as they are labelled", async () => {
   const passages = await passagesHeld();
@@ -87,11 +104,3 @@ test("letters from which nothing is learnt are read better with wording than by 
   expect(weighed.sure).toBeGreaterThan(50);
   expect(weighed.sureRight).toBeGreaterThan(0.95);
 });
-
-test("the weights of following that are kept are those that the labels teach", async () => {
-  const learnt = await learnFollowing(null);
-  console.log(
-    `${(await labelledAnswers()).length} labelled answers, ${Object.keys(learnt.whether.weights).length} and ${Object.keys(learnt.what.weights).length} names`,
-  );
-  expect(learnt).toEqual(LEARNT);
-}, 120_000);

@@ -183,13 +183,18 @@ function examplesOf(set: string): Promise<Example[]> {
   return made;
 }
 
+/** All examples of wording that are learnt from, set by set. */
+export async function passageExamples(leftOut: readonly string[] = []): Promise<Example[]> {
+  return (await Promise.all(ALL_SETS.filter((set) => !leftOut.includes(set)).map(examplesOf))).flat();
+}
+
 /** Strength of the penalty, and the fewest passages that a name must stand in; found by leaving out one set after the other. */
 const STRENGTH = 2;
 const FEWEST = 3;
 
 /** Learns how asks, questions, promises and trouble are worded from all labelled passages but those of the sets left out; each counts for itself. */
 export async function learnPassages(leftOut: readonly string[] = [], rounds = 160): Promise<WordingWeights> {
-  const examples = (await Promise.all(ALL_SETS.filter((set) => !leftOut.includes(set)).map(examplesOf))).flat();
+  const examples = await passageExamples(leftOut);
   const { bias, weights, ofMeasured } = learn(examples, SENSES.length, STRENGTH, { fewest: FEWEST, rounds });
   return {
     bias,
@@ -205,9 +210,4 @@ function added(weights: Weights["weights"], ofWords: ReadonlyMap<string, readonl
   for (const [word, own] of ofWords)
     all[word] = own.map((weight, k) => Math.round((weight + (weights[word]?.[k] ?? 0)) * 100) / 100 || 0);
   return all;
-}
-
-/** How many passages are labelled. */
-export async function passagesLabelled(): Promise<number> {
-  return (await Promise.all(ALL_SETS.map(examplesOf))).flat().length;
 }

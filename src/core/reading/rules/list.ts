@@ -21,6 +21,7 @@ import { offered } from "./offered";
 import { order } from "./order";
 import { orderForThing } from "./order-for-thing";
 import { owed } from "./owed";
+import { ownProblem } from "./own-problem";
 import { peopleSuffer } from "./people-suffer";
 import { please } from "./please";
 import { polite } from "./polite";
@@ -31,6 +32,7 @@ import { suggested } from "./suggested";
 import { thingsFail } from "./things-fail";
 import { undertaking } from "./undertaking";
 import { unhappy } from "./unhappy";
+import { unmarkedQuestion } from "./unmarked-question";
 import { whoever } from "./whoever";
 import { willCome } from "./will-come";
 
@@ -56,6 +58,7 @@ export const KIND_RULES: readonly KindRule[] = [
   indirectQuestion,
   firstQuestion, // before the question with its mark, which it never answers for
   question,
+  unmarkedQuestion,
   promise,
   offered,
   undertaking,
@@ -69,5 +72,6 @@ export const KIND_RULES: readonly KindRule[] = [
   thingsFail,
   meansLack,
   peopleSuffer,
+  ownProblem,
   badNews,
 ];

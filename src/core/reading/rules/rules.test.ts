@@ -56,6 +56,9 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ],
   question: [
     "When does the tide turn?",
+    "Is there a way to reach the keel bolts from inside.",
+    "How do I get the old varnish off the tiller.",
+    "what is the draught of the new boat",
     "Do you mind if I moor at your berth?",
     "Do you know anyone who mends spinnakers?",
     "Is the slip free on Saturday?",
@@ -83,6 +86,10 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ],
   trouble: [
     "The mast is cracked below the spreader.",
+    "I keep getting an error from the chart plotter.",
+    "We can't seem to bleed the fuel line.",
+    "The plotter hangs as soon as the radar is on.",
+    "The bilge alarm isn't responding.",
     "Two planks have rotted through.",
     "The crane broke down this morning.",
     "The owner is furious about the scratches.",
@@ -97,6 +104,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ],
   nothing: [
     "You are always welcome to use our slipway in the meantime.",
+    "Are we glad to be ashore again.",
+    "What is left of the rope goes into the locker.",
     "Yes, go ahead whenever it suits you.",
     "No rush before the regatta.",
     "By the end of next month would do.",
