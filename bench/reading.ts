@@ -7,7 +7,7 @@ import { parseLetter } from "../src/core/letters/parse-letter";
 import { PLAIN_READING, readLetter } from "../src/core/reading/read-letter";
 import { learnHouseWording } from "../src/core/reading/weighing/house-wording";
 import { corpus } from "../tests/outside/pick";
-import { REAL_LETTERS, realLetters } from "../tests/outside/real-letters";
+import { REAL_LETTERS, REAL_LETTERS_SEEN, realLetters } from "../tests/outside/real-letters";
 import { CONVERSATION_SETS, scoreFollowing, UNLEARNT_CONVERSATIONS } from "../tests/reading/conversations";
 import { corrected, HABITS, newOfHabit } from "../tests/reading/habits";
 import { type LabelledLetter, LETTER_SETS, labelledLetters, PEOPLE, UNLEARNT_SETS } from "../tests/reading/labelled";
@@ -86,6 +86,8 @@ for (const habit of HABITS) {
 
 const real = scoreReading(await realLetters(REAL_LETTERS), undefined, { people: nobody, readsLists: true });
 say("letters of real people", { ...real, mistakes: real.mistakes.length });
+const seen = scoreReading(await realLetters(REAL_LETTERS_SEEN), undefined, { people: nobody, readsLists: true });
+say("letters of real people whose mistakes were looked at", { ...seen, mistakes: seen.mistakes.length });
 for (const one of real.mistakes) process.stdout.write(`  ${one}\n`);
 
 const byRule = new Map<string, number>();

@@ -9,6 +9,9 @@ import { corpus } from "./pick";
 /** Letters of real people with the kinds of their passages, labelled by hand: those that nothing is learnt from. */
 export const REAL_LETTERS = path.join(import.meta.dirname, "real-letters.txt");
 
+/** More of them, whose mistakes were looked at. */
+export const REAL_LETTERS_SEEN = path.join(import.meta.dirname, "real-letters-seen.txt");
+
 const flat = (text: string) => text.replace(/\s+/g, " ");
 
 /** Digits by which a letter of the corpus goes. */

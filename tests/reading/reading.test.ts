@@ -21,7 +21,7 @@ describe("labelled letters", () => {
     ["l", { letters: 12, finding: 0.93, kind: 0.92, owner: 0.95, due: 0.95 }],
     ["m", { letters: 38, finding: 0.87, kind: 0.84, owner: 0.95, due: 0.9 }],
     ["n", { letters: 15, finding: 0.88, kind: 0.85, owner: 0.85, due: 0.93 }],
-    ["o", { letters: 14, finding: 0.79, kind: 0.77, owner: 0.93, due: 0.88, anything: 0.85 }],
+    ["o", { letters: 14, finding: 0.82, kind: 0.8, owner: 0.93, due: 0.88 }],
     ["p", { letters: 16, finding: 0.84, kind: 0.8, owner: 0.9, due: 0.92 }],
     ["f", { letters: 12, finding: 0.86, kind: 0.86, owner: 0.95, due: 0.93 }],
   ] as const)("set %s: what is asked, of whom, by when", async (set, floor) => {
@@ -33,7 +33,7 @@ describe("labelled letters", () => {
     );
     for (const field of ["finding", "kind", "owner", "due"] as const)
       expect([field, score[field] >= floor[field] ? "enough" : mistakes]).toEqual([field, "enough"]);
-    expect(score.anything).toBeGreaterThanOrEqual("anything" in floor ? floor.anything : 0.9);
+    expect(score.anything).toBeGreaterThanOrEqual(0.9);
     expect(score.priority).toBeGreaterThanOrEqual(0.95);
   });
 
@@ -59,7 +59,7 @@ describe("labelled letters", () => {
     ["conversations-m", 25, 37, 0.7],
     ["conversations-n", 26, 33, 0.85],
     // From this set nothing is learnt.
-    ["conversations-o", 29, 47, 0.39],
+    ["conversations-o", 29, 47, 0.4],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(

@@ -226,6 +226,12 @@ const NAMED_DOER = /^\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|ca
 const VERB_PHRASE =
   /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|was|were|has|have|shall|should|may|when|what|which|who|where|how|why)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|have|put|take|give|sign|write|mail|propose|suggest|come|use|keep|hold|stop|try|find|change|move|pay)\b|you (?:have|must|need|should|ought|will)\b)/i;
 
+/** "I sit on your bench and do nothing": one who does both. */
+const TELLS_OF_SOMEBODY =
+  /^(?:i|we|they|he|she)(?:['’](?:ve|d|re|m|s))?\s(?!need|want|ask|must|would|could|should|hope)/i;
+const GOES_ON_DOING =
+  /^(?:do|have|keep|find|take|let|make|get|give|use|hold|come|move|change|put|try|bring|send|write|pay|call)\b(?!.*\b(?:please|me|us|back to)\b)/i;
+
 function clausesOf(text: string, sentence: { start: number; end: number }): { start: number; end: number }[] {
   const whole = text.slice(sentence.start, sentence.end).replaceAll("\n", " ");
   const cuts: { at: number; next: number }[] = [];
@@ -241,6 +247,7 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
       )
     )
       continue;
+    if (/^\s+and\s+$/.test(match[0]) && TELLS_OF_SOMEBODY.test(before.trim()) && GOES_ON_DOING.test(rest)) continue;
     if (ASKS_BEHIND.test(match[0]) && !GOES_ON.test(rest) && !asksAnew(before, rest)) continue;
     // "And, would you believe it, tomorrow" goes on with what it began.
     if (/^(?:would|can|could) you believe\b/i.test(rest)) continue;

@@ -31,7 +31,7 @@ import { weighLetter } from "./weighing/weigh-letter";
 const MOST_SLIPS = 40;
 
 /** What speaks for nothing in letters of discussion lists, in the logarithm of odds: most of them is talk, and to nobody in particular. */
-const DOUBT_ON_LISTS = 1;
+const DOUBT_ON_LISTS = 2;
 
 /** Characters of new text that are read. */
 const MOST_TEXT_READ = 60_000;

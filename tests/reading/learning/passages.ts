@@ -9,7 +9,7 @@ import { SENSES, type Sense } from "@/core/reading/weighing/sense";
 import type { Weights, WordingWeights } from "@/core/reading/weighing/shares";
 import { wordingOf, wordsOf } from "@/core/reading/weighing/wording";
 import { corpus } from "../../outside/pick";
-import { numbersIn, REAL_LETTERS, realLetters } from "../../outside/real-letters";
+import { numbersIn, REAL_LETTERS, REAL_LETTERS_SEEN, realLetters } from "../../outside/real-letters";
 import { CONVERSATION_SETS, labelledConversations, UNLEARNT_CONVERSATIONS } from "../conversations";
 import { KIND_MARKS } from "../kind-marks";
 import { type LabelledLetter, LETTER_SETS, labelledLetters, UNLEARNT_SETS } from "../labelled";
@@ -143,7 +143,7 @@ const NOBODY: LetterGround = { writer: null, to: [], people: { team: [], outside
  */
 async function talkOfStrangers(): Promise<LabelledClauses[]> {
   const letters: LabelledClauses[] = [];
-  const labelledOnes = new Set([...numbersIn(REAL_LETTERS), ...numbersIn(LISTS)]);
+  const labelledOnes = new Set([REAL_LETTERS, REAL_LETTERS_SEEN, LISTS].flatMap(numbersIn));
   for (const [i, { name, raw }] of corpus(2_500).entries()) {
     if (i % ONE_LETTER_IN !== 0 || labelledOnes.has(name.slice(0, 5))) continue;
     const parsed = await parseLetter(raw);

@@ -31,7 +31,7 @@ export const duty: KindRule = {
   find({ text }) {
     const bare = bareClause(text);
     if (HAD_BETTER.test(bare)) return "ask";
-    if (isNoAsk(text, bare)) return null;
+    if (isNoAsk(text, bare) || /^(?:nothing|nobody|no one|none)\b/i.test(bare)) return null;
     const found = DUTY_OF_SOMEBODY.exec(bare) ?? DUTY_TO_THING.exec(bare) ?? YOU_WOULD_HAVE.exec(bare);
     return found && isPutToSomebody(bare, found.index) ? "ask" : null;
   },

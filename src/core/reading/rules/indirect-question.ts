@@ -2,7 +2,7 @@ import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
 
 const INDIRECT =
-  /\b(?:i|we)(?:['’]m| am| was| were|['’]re| are|['’]d| would)?(?: just| also| still| only)? ?(?:wonder(?:ing|ed)?|like to know|love to know|keen to know|curious|not sure) (?:if|whether|what|when|which|who|where|how|why)\b|\b(?:i|we)['’]d (?:like|love) to (?:know|hear)\b|^any (?:news|word|idea|update|progress)\b/i;
+  /\b(?:i|we)(?:['’]m| am| was| were|['’]re| are|['’]d| would| should)?(?: just| also| still| only)? ?(?:wonder(?:ing|ed)?|like to know|love to know|keen to know|curious|not sure) (?:if|whether|what|when|which|who|where|how|why)\b|\b(?:i|we)['’]d (?:like|love) to (?:know|hear)\b|^any (?:news|word|idea|update|progress)\b/i;
 /** "what did the hospital say": a question of somebody who leaves out the mark. */
 const UNMARKED =
   /^(?:and |but |also |so )?(?:what|when|where|who|which \w+|how(?: many| much| long| far| soon)?(?: \w+)?|why)\s+(?:did|do|does|is|are|was|were|has|have|can|could|will|would|should|shall)\b/i;

@@ -12,7 +12,7 @@ const WORD_FROM_YOU =
 
 /** "need a pump urgently": of somebody who saves words. */
 const NEED_ALONE =
-  /^(?:an? |new |\d+ )?[\w-]+(?: [\w-]+)? (?:needed|wanted|required)\b(?! (?:to|by (?:law|the)))|^(?:also |still |urgently )?need(?:ed)?:? (?:a|an|the|your|some|more|two|three|\d+|new|all|\w+s)\b/i;
+  /^(?!(?:it|they|he|she|we|i|you|this|that)\b)(?:an? |new |\d+ )?[\w-]+(?: [\w-]+)? (?:needed|wanted|required)\b(?! (?:to|by (?:law|the)))|^(?:also |still |urgently )?need(?:ed)?:? (?:a|an|the|your|some|more|two|three|\d+|new|all|\w+s)\b/i;
 const NEED =
   /\b(?:i|we)(?: still| also| now)* lack\b|\b(?:we|i)(?:['’]ll| will| still| also| really| do| would| urgently| just| now| both| all)* (?:need|require|want)\b(?! (?:neither|no|none|nothing|not)\b| to (?:say|thank|let you know|add|apologise|stress|mention|tell you)|(?<=\bi\b.{0,30}) to\b(?! (?:have|know|get|see|hear|receive)))|\b(?:i|we)(?:['’]d| would|['’]ll| will| shall| must) (?:have|need) to (?:hear|know|have|see|get)\b|\b(?:i|we) must have (?:your|the|it|them|a|an|all)\b|\b(?:i|we)(?:['’]d| would| should| shall)(?: also| still| really| just)? need\b|\b(?:i|we)(?:['’]d| would) be (?:glad|happy|grateful|pleased|delighted) to (?:have|get|see|receive|hear|know)\b|\b(?:i|we)(?:['’]d| would)(?: also| really)? (?:like|love|want|prefer|appreciate)\b(?! to (?:know|thank|say|hear from|invite|add|apologise|point out|see how|congratulate))|\b(?:is|are) (?:still )?(?:needed|required|wanted|outstanding|due)\b|\b(?:still|now) (?:waiting|missing)\b|\bwe(?:['’]re| are)(?: still)? (?:waiting|missing|short of) (?:for|on|your|the)?|\bi(?:['’]m| am) (?:still )?(?:waiting|missing) |\bthere(?:['’]s| is| are) still .{3,60} (?:to do|to come|missing)\b/i;
 

@@ -56,6 +56,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ],
   question: [
     "When does the tide turn?",
+    "We should like to know whether she may race.",
     "Is there a way to reach the keel bolts from inside.",
     "How do I get the old varnish off the tiller.",
     "what is the draught of the new boat",
@@ -105,6 +106,11 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   nothing: [
     "You are always welcome to use our slipway in the meantime.",
     "Are we glad to be ashore again.",
+    "The boat has never given us a day's trouble.",
+    "Bookings are well ahead of last year.",
+    "Nothing else needs to be done before the launch.",
+    "With this letter we are sending you the survey.",
+    "There was nothing the matter with the pump, just a leaf.",
     "What is left of the rope goes into the locker.",
     "Yes, go ahead whenever it suits you.",
     "No rush before the regatta.",

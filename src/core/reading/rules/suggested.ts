@@ -1,5 +1,6 @@
 import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
+import { WANTS_TO_KNOW } from "../own-duty";
 import { phrases } from "../phrases";
 
 /** Turns in which people who do not like to give orders give them. */
@@ -81,7 +82,7 @@ export const suggested: KindRule = {
   says: "ask",
   find({ text }) {
     const bare = bareClause(text);
-    if (/^(?:if|whether|unless|because|since|as) /i.test(bare)) return null;
+    if (/^(?:if|whether|unless|because|since|as) /i.test(bare) || WANTS_TO_KNOW.test(bare)) return null;
     if (WHY_NOT.test(bare)) return "ask";
     if (/^(?:how|why|what|when|who|which|where)\b/i.test(bare) && /\?$/.test(text)) return null;
     return SUGGESTED.test(bare) ||

@@ -39,9 +39,6 @@ export function ruleCounts({ confidence }: Pick<KindRule, "confidence">): number
 /** Courtesy, releases and adverts are known by set words, which count for more. */
 const NOTHING_COUNTS = 5;
 
-/** The letters that are learnt from hold more trouble than letters do, since it is told in so many ways: what they teach is held back by as much. */
-const TROUBLE_DOUBTED = 0.3;
-
 /** What is known by its wording alone is never sure: of such slips on letters unseen before, two in three were right at best. */
 const SUREST_WORDING = 0.7;
 
@@ -165,8 +162,7 @@ export function judge(
   weight: readonly number[],
   house: readonly NameWeights[] = [],
 ): Judged | null {
-  const scores =
-    learnt === NO_WORDING ? null : weight.map((one, k) => (SENSES[k] === "trouble" ? one - TROUBLE_DOUBTED : one));
+  const scores = learnt === NO_WORDING ? null : [...weight];
   const here = scores && house.length > 0 ? weighHere(clause, house) : null;
   if (scores && here) for (let k = 0; k < scores.length; k += 1) scores[k]! += here[k]!;
   const ruled = ruledBy(clause, ground, rules, scores);
