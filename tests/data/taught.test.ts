@@ -96,6 +96,23 @@ describe.each(ENGINES)("what is set right is learnt, on %s", (engine) => {
     ).toMatchObject({ ok: false });
   });
 
+  test("the reader's title is written anew as what a slip was set right to, with its undo; a person's own stays", async () => {
+    const titleOf = async (slip: SlipRow) =>
+      (await rowsOf<{ title: string }>(house.db, sql`select title from slip where id = ${slip.id}`))[0]!.title;
+    const words = "🌳 Hello!\n\nDo you have the drawings of gate 5 by Friday?";
+    const [slip, own] = [(await comes(words, "eve@yew.example"))[0]!, (await comes(words, "fay@yew.example"))[0]!];
+    expect(await titleOf(slip)).toBe("Answer eve@yew.example: do you have the drawings of gate 5?");
+    const input = { slipId: slip.id, change: { field: "kind", to: "trouble" }, was: null };
+    const done = await perform(house.db, by(), "change slip", input);
+    expect(await titleOf(slip)).toBe("Do you have the drawings of gate 5 by Friday?");
+    expect(await perform(house.db, by(), "undo", { entryId: done.ok ? done.entryId : "" })).toMatchObject({ ok: true });
+    expect(await titleOf(slip)).toBe("Answer eve@yew.example: do you have the drawings of gate 5?");
+    const renamed = { slipId: own.id, change: { field: "title", to: "Drawings, gate 5" }, was: null };
+    expect(await perform(house.db, by(), "change slip", renamed)).toMatchObject({ ok: true });
+    await change(own, { field: "kind", to: "ask" });
+    expect(await titleOf(own)).toBe("Drawings, gate 5");
+  });
+
   test("a priority is what three of a writer's were kept as, at once, until that is unlearnt", async () => {
     const from = "dot@fir.example";
     const ask = async () => (await comes(`Please send plan ${"abcdefghijklm"[count % 13]} of the pond.`, from))[0]!;

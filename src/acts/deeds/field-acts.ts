@@ -1,13 +1,13 @@
 import { z } from "zod";
 import { changeField, type FieldChange, type FieldFacts } from "../../core/tasks/decisions/change-fields";
 import type { RowValues } from "../../core/tasks/outcome";
-import type { Owner } from "../../core/tasks/task";
 import { sayDuration } from "../../core/time/duration";
 import { sayDay } from "../../core/time/say-day";
 import type { Database } from "../../data/engine/database";
 import { type Actor, define } from "../act";
 import { areKnown, lastChangedBy, namesFor, slipColumns, taskColumns, writerOf } from "../facts";
 import { fieldChange, id, was } from "../inputs";
+import { titlesFor } from "../slip-titles";
 
 /** The ids that a change names, to be checked before they are written. */
 function namedBy(change: FieldChange) {
@@ -46,7 +46,7 @@ async function factsOf(
   change: FieldChange,
   row: "task" | "slip",
   rowId: string,
-  found: { columns: RowValues; about: string[]; isOpen: boolean; writer?: Owner | null } | null,
+  found: (Pick<FieldFacts, "writer" | "titles"> & { columns: RowValues; about: string[]; isOpen: boolean }) | null,
 ): Promise<FieldFacts | null> {
   const named = namedBy(change);
   if (!found || !(await areKnown(db, actor, named))) return null;
@@ -65,6 +65,7 @@ async function factsOf(
     lastChangedBy: await lastChangedBy(db, rowId, found.about[0]!),
     actorId: actor.personId,
     writer: found.writer ?? null,
+    titles: found.titles ?? null,
     say: sayWith(names),
   };
 }
@@ -107,7 +108,12 @@ export const changeSlip = define({
         columns: found.columns,
         about: [found.conversationId],
         isOpen: found.isOpen,
-        writer: input.change.field === "kind" ? await writerOf(db, found.letterId) : null,
+        ...(input.change.field === "kind"
+          ? {
+              writer: await writerOf(db, found.letterId),
+              titles: await titlesFor(db, input.slipId, input.change.to),
+            }
+          : {}),
       },
     );
   },

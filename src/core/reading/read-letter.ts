@@ -1,4 +1,3 @@
-import { baseSubject } from "../letters/base-subject";
 import type { Letter, TextPart } from "../letters/letter";
 import { splitText } from "../letters/split-text";
 import { type FoundDate, findDates } from "../time/dates-in-words";
@@ -15,13 +14,14 @@ import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
 import { asOneItem, goesOn } from "./one-item";
 import { calledAt, greetedIn, ownerOf } from "./owner";
+import { withSubject, youOf } from "./passage-title";
 import { priorityOf } from "./priority";
 import { KIND_RULES } from "./rules/list";
 import { markedBefore } from "./rules/marked";
 import { promise } from "./rules/promise";
 import { setRightBefore } from "./rules/set-right";
 import type { DueFound, FoundSlip, People, Person, SlipKind } from "./slip";
-import { LONGEST_TITLE, titleOf } from "./title";
+import { titleOf } from "./title";
 import { LEARNT_WORDING } from "./weighing/learnt";
 import { type Judged, judge } from "./weighing/sense";
 import type { NameWeights, WordingWeights } from "./weighing/shares";
@@ -218,12 +218,6 @@ function behindName(clause: Clause): Clause {
   return { ...clause, text: clause.text.replace(/^[^,:–—-]{1,60}[,:–—-]\s*/, "") };
 }
 
-/** A title of one word ("Choose") says too little without what the letter is about. */
-function withSubject(title: string, subject: string): string {
-  const about = baseSubject(subject);
-  return /\s/.test(title) || about === "" ? title : `${title}: ${about}`.slice(0, LONGEST_TITLE);
-}
-
 /** The rules, behind those that people taught of the writer. */
 function rulesOf({ marked = [], setRight }: ReadingSettings): readonly KindRule[] {
   const taught = [
@@ -252,8 +246,10 @@ export function readLetter(
   const ground = { ...plain, greeted: greetedIn(textOf(letter.text, parts), everyone) };
   const isUrgentLetter = letter.isUrgent || priorityOf(letter.subject) === "high";
   const isOurs = people.team.some((person) => person.id === ground.writer?.id);
-  const only = letter.to.length === 1 ? ground.to[0]?.name.split(/\s+/)[0] : undefined;
-  const you = isOurs ? (only ?? "them") : "us";
+  const you = youOf(
+    isOurs,
+    ground.to.map(({ name }) => name),
+  );
   const rules = rulesOf(settings);
   const learnt = settings.wording ?? LEARNT_WORDING;
   const clauses = clausesIn(letter.text, parts);

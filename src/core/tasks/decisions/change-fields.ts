@@ -31,6 +31,8 @@ export interface FieldFacts {
   readonly actorId: string;
   /** Who wrote the letter that a slip stands in, where that is somebody who can have it. */
   readonly writer?: Owner | null;
+  /** The titles that the reader gives a slip's passage as what it was taken for, and as what it is set right to. */
+  readonly titles?: { readonly taken: string; readonly setRight: string } | null;
   /** Names for ids, to say what somebody else has put there. */
   say(field: FieldChange["field"], columns: RowValues): string;
 }
@@ -90,7 +92,7 @@ export function changeField(facts: FieldFacts, change: FieldChange, was: RowValu
     ...(facts.row === "task" && change.field === "owner" ? ownerOfTask(facts, change.to, now) : {}),
     ...(facts.row === "task" ? { changedAt: now } : {}),
     ...(change.field === "state" ? stateOfTask(facts, change.to, now) : {}),
-    ...(change.field === "kind" ? ownerByKind(facts, change.to) : {}),
+    ...(change.field === "kind" ? { ...ownerByKind(facts, change.to), ...titleByKind(facts) } : {}),
   };
   if (Object.entries(columns.columns).every(([key, value]) => facts.now[key] === value))
     return { ok: true, writes: [], about: facts.about };
@@ -111,6 +113,11 @@ function ownerByKind({ now: columns, writer }: FieldFacts, to: SlipKind): RowVal
   const has = columns.ownerId === theirs.ownerId && columns.theirsId === theirs.theirsId;
   if (to === "promise") return theirs;
   return columns.kind === "promise" && has ? nobody : {};
+}
+
+/** The reader's title is written anew, as what the passage is; a title that somebody wrote stays. */
+function titleByKind({ now: columns, titles }: FieldFacts): RowValues {
+  return titles && columns.title === titles.taken ? { title: titles.setRight } : {};
 }
 
 /** Given to somebody of the team it is handed over; asked of somebody outside it is waited for by whoever had it. */

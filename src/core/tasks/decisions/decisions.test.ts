@@ -140,6 +140,16 @@ test("what is set right to a promise is its writer's; set right to something els
   expect(owners("ask", { kind: "promise", ownerId: "suki" })).toEqual({ kind: "ask" });
 });
 
+test("the reader's title is written anew with the kind; one that somebody wrote stays", () => {
+  const titles = { taken: "Answer Ada: which colour?", setRight: "Tell Ada which colour" };
+  const titled = (title: string) => {
+    const facts = { ...fields({ kind: "question", title }), row: "slip" as const, titles };
+    return written(changeField(facts, { field: "kind", to: "ask" }, null, NOW))[0]?.values;
+  };
+  expect(titled(titles.taken)).toEqual({ kind: "ask", title: titles.setRight });
+  expect(titled("Colours")).toEqual({ kind: "ask" });
+});
+
 test("titles and days that cannot be are refused with what was kept", () => {
   for (const [change, word] of [
     [{ field: "title", to: "x".repeat(5_000) }, "5000"],
