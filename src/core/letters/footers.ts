@@ -38,11 +38,15 @@ export function isRule(line: string): boolean {
 const LIST_CUES =
   /(?:\bun-?subscri|\bsubscri(?:be|ption)|mailing list|listinfo|list archives?|\bmajordomo\b|manage your (?:preferences|subscription)|view (?:this|it) in (?:your )?browser|abbestellen|abmelden|se désabonner|désinscri|cancelar (?:la )?suscripción|afmelden|mailman|https?:\/\/\S*(?:list|unsub|optout)|this .{0,30}(?:email|mail|message|newsletter).{0,40} (?:is|was) (?:sponsored|sent to)|sponsored by)/i;
 
-/** Whether a paragraph begins with how to get off a list, which programs put at the foot of every letter, often without a rule. */
-export function isWayOut(line: string): boolean {
-  return /^\s*(?:to (?:\(?un\)?-?subscribe|leave (?:this|the) (?:list|group)|stop receiving|opt out)|you (?:are receiving|received|have received) this (?:e-?mail|message|mail) because)\b/i.test(
-    line,
-  );
+const WAY_OUT =
+  /^\s*(?:to (?:\(?un\)?-?subscribe|leave (?:this|the) (?:list|group)|stop receiving|opt out)|you (?:are receiving|received|have received) this (?:e-?mail|message|mail) because)\b/i;
+
+/** Lines that programs need at the most to say how to get off a list. */
+const LONGEST_WAY_OUT = 8;
+
+/** Whether all that follows says how to get off a list, as programs put it at the foot of letters, often without a rule; nobody is asked anything there. */
+export function isWayOut(lines: readonly string[]): boolean {
+  return WAY_OUT.test(lines[0] ?? "") && lines.length <= LONGEST_WAY_OUT && !lines.some((line) => /\?\s*$/.test(line));
 }
 
 /** Whether lines below a rule are a list's footer: how to get off it, where its pages are. */

@@ -82,6 +82,11 @@ test("new text is told from quoted text, signature and forwarded letter, and not
     kinds(`Is it done?\n------- Friends of the swing -------~-->\nBuy a swing\n\n${wayOut}`).map(([kind]) => kind),
   ).toEqual(["new", "footer"]);
   expect(kinds(wayOut).map(([kind]) => kind)).toEqual(["new"]);
+  expect(
+    kinds(`Dear Ines,\n\nTo unsubscribe people we click each one.\n\nCan you write us a script?\n`).map(
+      ([kind]) => kind,
+    ),
+  ).toEqual(["new"]);
   const whole = "a\n> b\n\n\nc\n-- \nd";
   const parts = splitText(whole, false);
   expect(parts.map((part) => whole.slice(part.start, part.end)).join("")).toBe(whole);

@@ -173,7 +173,7 @@ class Splitter {
   private markListFooter(): void {
     const { texts } = this;
     for (let i = Math.max(1, texts.length - LONGEST_FOOTER_LINES); i < texts.length; i += 1) {
-      const begins = isRule(texts[i]!) || (texts[i - 1] === "" && isWayOut(texts[i]!));
+      const begins = isRule(texts[i]!) || (texts[i - 1] === "" && isWayOut(texts.slice(i)));
       if (!begins || (this.kinds[i] !== "new" && this.kinds[i] !== "signature")) continue;
       if (texts.slice(i + 1).some((text) => isQuoted(text)) || !isListFooter(texts.slice(i))) continue;
       this.fill(i, texts.length, "footer");

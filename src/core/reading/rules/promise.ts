@@ -23,8 +23,7 @@ const AS_IF_DONE =
   /^(?:so )?i (?:talk|speak|ring|call|send|bring|order|write|fetch|collect|post|deliver|pick|drop|book|pay)\b(?: \S+){1,8} (?:today|tonight|tomorrow|(?:on|by) (?:mon|tues|wednes|thurs|fri|satur|sun)day|next week)\b|\b(?:i|we) can put you in touch\b/i;
 
 /** "With this letter we are sending you": it is done. */
-const SENT_HEREWITH =
-  /\b(?:with this (?:letter|mail|message|note)|herewith|hereby|enclosed|attached|by the same post)\b/i;
+const SENT_HEREWITH = /\b(?:with this (?:letter|mail|message|note)|herewith|by the same post)\b/i;
 
 /** Promises: what the writer's side says it will do, and can be held to. */
 export const promise: KindRule = {
@@ -33,7 +32,7 @@ export const promise: KindRule = {
   says: "promise",
   find({ text, isListItem }) {
     const bare = bareClause(text);
-    if (/\?$/.test(text) || SENT_HEREWITH.test(text)) return null;
+    if (/\?$/.test(text) || (SENT_HEREWITH.test(text) && !WILL.test(bare))) return null;
     // "We're launching next week and I couldn't get away": why something did not happen.
     if (/\b(?:i|we) (?:couldn['’]t|could not|wasn['’]t able|weren['’]t able)\b/i.test(text) && !WILL.test(bare))
       return null;

@@ -72,6 +72,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Are the batteries charged?",
   ],
   promise: [
+    "I'll fill in the attached form by Friday.",
     "I'll bring the spare anchor tomorrow.",
     "We can deliver the ropes on Monday for the same price.",
     "We will send you the quote on Friday.",
