@@ -3,7 +3,7 @@ import { boolean, integer, pgTable, text, timestamp, uniqueIndex, uuid } from "d
 import type { Priority, SlipKind } from "../core/reading/slip";
 import type { Sense } from "../core/reading/weighing/sense";
 
-/** What haste of a writer was kept as elsewhere, and brought in. `days` are working days from the day of sending; null is no date. */
+/** What haste of a writer was kept as elsewhere, and brought in. `days` are working days from the day of sending, or, for words that leave the day open, the place among its days; null is no date. */
 export const hasteBrought = pgTable(
   "haste_brought",
   {

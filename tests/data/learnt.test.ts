@@ -218,6 +218,33 @@ describe.each(ENGINES)("what was learnt, on %s", (engine) => {
     expect(await learnt()).toEqual([]);
   });
 
+  test("“next” before a weekday is for a writer the one that was kept, of every weekday, until that is unlearnt", async () => {
+    const from = "ivy@ash.example";
+    const read = async (weekday: string, writer = from) => {
+      const [slip] = await comes(`Please send the list of shrubs by next ${weekday}.`, writer);
+      const [row] = await rowsOf<{ due: string; others: string[] }>(
+        house.db,
+        sql`select due_day::text as due, other_days as others from slip where id = ${slip!.id}`,
+      );
+      return { slip: slip!, due: [row!.due, ...row!.others] };
+    };
+    // Sent on Monday 23 November.
+    const { slip, due } = await read("Thursday");
+    expect(due).toEqual(["2026-12-03", "2026-11-26"]);
+    const to = { day: "2026-11-26", time: null, zone: "Europe/London" };
+    const change = { slipId: slip.id, change: { field: "due", to }, was: null };
+    expect(await perform(house.db, by(), "change slip", change)).toMatchObject({ ok: true });
+    const keep = { conversationId: slip.conversationId, slipIds: [slip.id] };
+    expect(await perform(house.db, by(), "keep", keep)).toMatchObject({ ok: true });
+    expect((await read("Friday")).due).toEqual(["2026-11-27", "2026-12-04"]);
+    expect((await read("Friday", "jon@ash.example")).due).toEqual(["2026-12-04", "2026-11-27"]);
+    const lesson = { writer: from, haste: "next, before a weekday", means: [{ days: 0, kept: 1 }], isUnlearnt: false };
+    const learnt = (await hasteLearntFor(house.db, viewer(), PLAIN_WEEK)).filter((one) => one.writer === from);
+    expect(learnt).toMatchObject([lesson]);
+    await setHasteUnlearnt(house.db, viewer(), { ...lesson, isUnlearnt: true });
+    expect((await read("Friday")).due[0]).toBe("2026-12-04");
+  });
+
   test("handed over with another date as it is kept, haste was kept as that; without one, as it was read", async () => {
     const from = "hal@yew.example";
     const words = "Please send the plan of the orchard asap.";

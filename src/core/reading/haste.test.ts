@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 import { PLAIN_WEEK } from "../time/day";
-import { hasteIn, hasteLessons, type KeptHaste, meantByHaste, withHaste } from "./haste";
+import { hasteIn, hasteLessons, type KeptHaste, meantByHaste, sayHasteDays, sayHasteName, withHaste } from "./haste";
 import type { FoundSlip } from "./slip";
 
 // Wednesday 4 March 2026.
@@ -50,6 +50,36 @@ test("haste means what it was kept as most often, in working days, from the firs
   expect(read([kept("as soon as possible", null, 2)]).due).toBeNull();
   // A day before the letter was sent says nothing.
   expect(read([kept("as soon as possible", "2026-02-27", 5)])).toEqual(slip);
+});
+
+test("words that leave the day open mean the day that their writer's were kept for; the other days are still offered", () => {
+  // Of the Wednesday 4 March: "next Friday" is the 6th or the 13th, next week the 9th to the 13th.
+  const friday = { day: "2026-03-13", time: null, others: ["2026-03-06"], words: "next Friday" };
+  const open = (words: string, due = friday) => ({ ...slip, haste: hasteIn(words), due: { ...due, words } });
+  const nearer = [kept("next, before a weekday", "2026-03-05")];
+  expect(read(nearer, open("next Friday"))).toMatchObject({
+    due: { day: "2026-03-06", others: ["2026-03-13"] },
+    reason: "please, “ASAP”, which was kept as the nearer one for this writer before",
+  });
+  const week = { ...friday, others: ["2026-03-09", "2026-03-10", "2026-03-11", "2026-03-12"] };
+  expect(read([kept("next week", "2026-03-10")], open("next week", week)).due?.day).toBe("2026-03-10");
+  expect(read([kept("next week", "2026-03-10")], open("next week", week)).due?.others).toHaveLength(4);
+  // Kept for a day that the words do not name, or where they leave only one open, they teach nothing.
+  for (const lesson of [kept("next week", "2026-03-20"), kept("next, before a weekday", "2026-03-10", 3)])
+    expect(hasteLessons([lesson], PLAIN_WEEK)).toEqual([]);
+  // May 2026 ends on a Sunday; March on a Tuesday.
+  const may = { writer: "ada@beech.example", haste: "the end of the month", sentDay: "2026-05-06", times: 2 };
+  expect(hasteLessons([{ ...may, dueDay: "2026-05-31" }], PLAIN_WEEK)).toMatchObject([{ days: 1, kept: 2 }]);
+  expect(read([{ ...may, dueDay: "2026-05-31" }], open("the end of the month")).due?.day).toBe(friday.day);
+});
+
+test("what was learnt of such words is said in words", () => {
+  const said = (haste: string, days: number | null) => `${sayHasteName(haste)} means ${sayHasteDays(haste, days)}`;
+  expect(said("urgent", 2)).toBe("“urgent” means 2 working days later");
+  expect(said("next, before a weekday", 0)).toBe("“next” before a weekday means the nearer one");
+  expect(said("next week", 3)).toBe("“next week” means the Thursday of it");
+  expect(said("the end of the month", 1)).toBe("“the end of the month” means its last day");
+  expect(said("next week", null)).toBe("“next week” means no date");
 });
 
 test("after 200 corrections it is read so every time; other words, other writers and slips with a day are read as before", () => {

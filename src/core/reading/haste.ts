@@ -1,8 +1,12 @@
 import { addWorkingDays, type Day, type WorkingCalendar, workingDaysBetween } from "../time/day";
 import type { FoundSlip } from "./slip";
+import { dayAtPlace, hasVague, isVague, PROPOSED, placeOfDay, sayPlace, VAGUE_NAMES, vagueIn } from "./vague-days";
 
 /** Haste by the names that people are shown. */
-export const HASTE_NAMES = ["as soon as possible", "urgent", "at once"] as const;
+const HASTE_NAMES = ["as soon as possible", "urgent", "at once"] as const;
+
+/** Words whose day each writer means in their own way: haste, and words that leave the day open. */
+export const OPEN_NAMES = [...HASTE_NAMES, ...VAGUE_NAMES] as const;
 
 /** Words of haste that mean the same. */
 const MEANT: readonly (readonly [(typeof HASTE_NAMES)[number], RegExp])[] = [
@@ -11,14 +15,18 @@ const MEANT: readonly (readonly [(typeof HASTE_NAMES)[number], RegExp])[] = [
   ["at once", /^(?:right away|straight away|immediately|at once|forthwith)$/i],
 ];
 
-/** Which haste the words of a due date are: "ASAP" is "as soon as possible". Null where they name a day. */
+/**
+ * Which haste, or which words that leave the day open, the words of a due date are: "ASAP" is "as soon as possible". Null where
+ * they name a day.
+ */
 export function hasteIn(words: string): string | null {
   const tidy = words.trim().replace(/\s+/g, " ");
-  return MEANT.find(([, pattern]) => pattern.test(tidy))?.[0] ?? null;
+  return MEANT.find(([, pattern]) => pattern.test(tidy))?.[0] ?? vagueIn(tidy);
 }
 
-/** Whether words of haste stand anywhere in a text: most letters have none, and need not be asked about. */
+/** Whether such words stand anywhere in a text: most letters have none, and need not be asked about. */
 export function hasHaste(text: string): boolean {
+  if (hasVague(text)) return true;
   return /\b(?:asap|a\.s\.a\.p|as soon as|urgent|urgently|(?:right|straight) away|immediately|at once|forthwith)\b/i.test(
     text,
   );
@@ -33,7 +41,10 @@ export interface KeptHaste {
   readonly times: number;
 }
 
-/** How often haste of one writer was kept as so many working days from the day of sending; null as no date at all. */
+/**
+ * How often haste of one writer was kept as so many working days from the day of sending, or words that leave the day open as
+ * the one at that place among its days; null as no date at all.
+ */
 export interface HasteLesson {
   readonly writer: string;
   readonly haste: string;
@@ -41,12 +52,24 @@ export interface HasteLesson {
   readonly kept: number;
 }
 
+/** What a day that was kept says of the words; null where it says nothing. */
+function daysMeant(haste: string, sentDay: Day, dueDay: Day, calendar: WorkingCalendar): number | null {
+  if (isVague(haste)) return placeOfDay(haste, sentDay, dueDay, calendar);
+  const days = workingDaysBetween(sentDay, dueDay, calendar);
+  return days < 0 ? null : days;
+}
+
+/** Whether words were kept as they are read anyway. */
+export function isUsual(haste: string, days: number | null): boolean {
+  return days === (isVague(haste) ? PROPOSED[haste] : 0);
+}
+
 /** Kept slips counted by what their haste came to. What was kept for a day before the letter was sent says nothing. */
 export function hasteLessons(kept: readonly KeptHaste[], calendar: WorkingCalendar): HasteLesson[] {
   const counted = new Map<string, HasteLesson>();
   for (const { writer, haste, sentDay, dueDay, times } of kept) {
-    const days = dueDay === null ? null : workingDaysBetween(sentDay, dueDay, calendar);
-    if (days !== null && days < 0) continue;
+    const days = dueDay === null ? null : daysMeant(haste, sentDay, dueDay, calendar);
+    if (dueDay !== null && days === null) continue;
     const key = `${writer}\n${haste}\n${days}`;
     counted.set(key, { writer, haste, days, kept: (counted.get(key)?.kept ?? 0) + times });
   }
@@ -61,10 +84,23 @@ export function meantByHaste(writer: string, haste: string, lessons: readonly Ha
   return most && most.kept > (next?.kept ?? 0) ? most : null;
 }
 
-/** So many working days from the sending of a letter, in words: "the day it is sent", "2 working days later", "no date". */
-export function sayHasteDays(days: number | null): string {
+/** The words themselves, as people are shown them. */
+export function sayHasteName(haste: string): string {
+  return haste === "next, before a weekday" ? "“next” before a weekday" : `“${haste}”`;
+}
+
+/** What words of a writer mean: "the day it is sent", "2 working days later", "the nearer one", "no date". */
+export function sayHasteDays(haste: string, days: number | null): string {
   if (days === null) return "no date";
+  if (isVague(haste)) return sayPlace(haste, days);
   return days === 0 ? "the day it is sent" : `${days} working day${days === 1 ? "" : "s"} later`;
+}
+
+/** The day that a lesson makes of words that the reader takes for another; the reader's own where it cannot be said. */
+function dayMeant({ haste, days }: HasteLesson, sentDay: Day, proposed: Day, calendar: WorkingCalendar): Day | null {
+  if (days === null) return null;
+  if (!isVague(haste)) return addWorkingDays(sentDay, days, calendar);
+  return dayAtPlace(haste, days, sentDay, proposed, calendar) ?? proposed;
 }
 
 /**
@@ -82,9 +118,11 @@ export function withHaste<Slip extends FoundSlip>(
   return slips.map((slip) => {
     const meant = slip.haste === null ? null : meantByHaste(writer, slip.haste, lessons);
     if (!slip.due || !meant) return slip;
-    const day = meant.days === null ? null : addWorkingDays(sentDay, meant.days, calendar);
+    const day = dayMeant(meant, sentDay, slip.due.day, calendar);
     if (day === slip.due.day) return slip;
-    const reason = `${slip.reason}, which was kept as ${sayHasteDays(meant.days)} for this writer before`;
-    return { ...slip, reason, due: day === null ? null : { ...slip.due, day, others: [] } };
+    const reason = `${slip.reason}, which was kept as ${sayHasteDays(meant.haste, meant.days)} for this writer before`;
+    // Of days that were left open the others can still be meant.
+    const others = isVague(meant.haste) ? [slip.due.day, ...slip.due.others].filter((one) => one !== day).sort() : [];
+    return { ...slip, reason, due: day === null ? null : { ...slip.due, day, others } };
   });
 }

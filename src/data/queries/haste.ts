@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import { type HasteLesson, hasteLessons, type KeptHaste } from "../../core/reading/haste";
+import { type HasteLesson, hasteLessons, isUsual, type KeptHaste } from "../../core/reading/haste";
 import type { WorkingCalendar } from "../../core/time/day";
 import type { LearntHasteView } from "../../core/views/learnt-view";
 import type { Database } from "../engine/database";
@@ -73,7 +73,7 @@ export async function hasteLearntFor(
     for (const { writer, haste } of new Map(lessons.map((one) => [`${one.writer}\n${one.haste}`, one])).values()) {
       const means = lessons.filter((one) => one.writer === writer && one.haste === haste);
       // Kept as the reader proposes it anyway, haste teaches nothing.
-      if (means.every(({ days }) => days === 0)) continue;
+      if (means.every(({ days }) => isUsual(haste, days))) continue;
       const of = own.filter((row) => row.writer === writer && row.haste === haste);
       const from = new Map(of.flatMap((row) => row.from).map((one) => [one.id, one]));
       views.push({

@@ -2,7 +2,7 @@
 
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import Link from "next/link";
-import { sayHasteDays } from "../../core/reading/haste";
+import { sayHasteDays, sayHasteName } from "../../core/reading/haste";
 import type { SlipKind } from "../../core/reading/slip";
 import type {
   AllLearntView,
@@ -39,10 +39,10 @@ function inWords({ phrase, rule, effect, brushedOff, kept, isMarked }: LearntVie
 /** What haste of a writer means, as a sentence. */
 function hasteInWords({ haste, means }: LearntHasteView): string {
   const [most, next] = means;
-  const kept = means.map((one) => `${times(one.kept)} as ${sayHasteDays(one.days)}`).join(", ");
+  const kept = means.map((one) => `${times(one.kept)} as ${sayHasteDays(haste, one.days)}`).join(", ");
   return most && most.kept > (next?.kept ?? 0)
-    ? `“${haste}” means ${sayHasteDays(most.days)}: kept ${kept}.`
-    : `“${haste}” is read as usual: kept ${kept}.`;
+    ? `${sayHasteName(haste)} means ${sayHasteDays(haste, most.days)}: kept ${kept}.`
+    : `${sayHasteName(haste)} is read as usual: kept ${kept}.`;
 }
 
 /** What a phrase of a writer is from now on, as a sentence. */
