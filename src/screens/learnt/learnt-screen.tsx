@@ -144,9 +144,9 @@ export function LearntScreen({ first }: { first: AllLearntView }) {
           <p className="max-w-[80ch] text-[12.5px] text-soft">
             What is brushed off is doubted in the next letters of the same writer, and set words are not proposed again;
             what is kept counts for it; words that you marked yourself are proposed from then on. It holds for everybody
-            here, at once, and undo takes it back. The day for which “as soon as possible” was kept is what it means
-            with that writer from then on; so is the priority that most of theirs were kept with. A kind that you set
-            right is that kind when the same words come again.
+            here, at once, and undo takes it back. The day for which “as soon as possible” or “next Friday” was kept is
+            what it means with that writer from then on; so is the priority that most of theirs were kept with. A kind
+            that you set right is that kind when the same words come again.
           </p>
         </div>
         {writers.size === 0 && wording.length === 0 && (
