@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import { z } from "zod";
-import { OPEN_NAMES } from "../core/reading/haste";
+import { canMean, OPEN_NAMES } from "../core/reading/haste";
 import { PRIORITIES, SLIP_KINDS } from "../core/reading/slip";
 import { SENSES } from "../core/reading/weighing/sense";
 import type { Database } from "../data/engine/database";
@@ -20,12 +20,14 @@ const lesson = z
   .refine((one) => (one.rule === null) !== (one.phrase === null), "it is about a rule or a phrase, not both");
 
 /** What haste, and words that leave the day open, were kept as, as it is exported. */
-const haste = z.object({
-  writer: z.string().min(1).max(320),
-  haste: z.enum(OPEN_NAMES),
-  days: z.number().int().min(0).max(1_000).nullable(),
-  kept: z.number().int().min(1).max(1_000_000),
-});
+const haste = z
+  .object({
+    writer: z.string().min(1).max(320),
+    haste: z.enum(OPEN_NAMES),
+    days: z.number().int().min(0).max(1_000).nullable(),
+    kept: z.number().int().min(1).max(1_000_000),
+  })
+  .refine(({ haste: words, days }) => canMean(words, days), "those words have no such day");
 
 /** A passage that was dealt with, as it is exported. */
 const example = z.object({

@@ -91,7 +91,7 @@ test("a letter arrives at two people, is kept and written back to; the answer st
   await expect(sheet(suki).getByText(/Goes out in a few seconds/)).toHaveCount(0);
   await anHourGoesBy(room);
   for (const page of [ines, suki])
-    await expect(sheet(page).getByText("Colm Hartnell wrote again")).toBeVisible({ timeout: 90_000 });
+    await expect(sheet(page).getByText("Colm Hartnell wrote again")).toBeVisible({ timeout: 20_000 });
 
   // The question that came back is in Sort again; a mere thanks is not.
   await ines.goto("/sort");
@@ -107,7 +107,7 @@ test("a letter arrives at two people, is kept and written back to; the answer st
   await anHourGoesBy(room);
   await expect(room.getByText("The green one it is.")).toBeVisible();
   await anHourGoesBy(room);
-  await expect(sheet(ines).getByText(/Thanks, that is all I needed/)).toBeVisible({ timeout: 90_000 });
+  await expect(sheet(ines).getByText(/Thanks, that is all I needed/)).toBeVisible({ timeout: 20_000 });
   await ines.goto("/sort");
   await expect(ines.getByRole("list", { name: "To sort" })).toBeVisible();
   await expect(ines.getByRole("heading", { name: "Gate latch", exact: true })).toHaveCount(0);
@@ -190,7 +190,7 @@ test("a supplier's promise is broken while three days go by, chased, answered wi
   await list(ines)
     .getByRole("button", { name: /ladder rungs/i })
     .first()
-    .click({ timeout: 90_000 });
+    .click({ timeout: 20_000 });
   await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
   await ines.getByRole("button", { name: /Keep it/ }).click();
   await expect(ines.getByText(/Kept as /)).toBeVisible();
@@ -221,7 +221,7 @@ test("a supplier's promise is broken while three days go by, chased, answered wi
   await list(ines)
     .getByRole("button", { name: /ladder rungs/i })
     .first()
-    .click({ timeout: 90_000 });
+    .click({ timeout: 20_000 });
   await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
   await ines.keyboard.press("Enter");
   const path = `/tasks/${reference!.replace(" ", "-")}`;
@@ -234,7 +234,7 @@ test("a supplier's promise is broken while three days go by, chased, answered wi
   await list(ines)
     .getByRole("button", { name: /ladder rungs/i })
     .first()
-    .click({ timeout: 90_000 });
+    .click({ timeout: 20_000 });
   await expect(ines.getByRole("heading", { name: "Ladder rungs", exact: true })).toBeVisible();
   await ines.keyboard.press("Enter");
   await ines.goto(path);

@@ -1,6 +1,15 @@
 import { expect, test } from "vitest";
 import { PLAIN_WEEK } from "../time/day";
-import { hasteIn, hasteLessons, type KeptHaste, meantByHaste, sayHasteDays, sayHasteName, withHaste } from "./haste";
+import {
+  canMean,
+  hasteIn,
+  hasteLessons,
+  type KeptHaste,
+  meantByHaste,
+  sayHasteDays,
+  sayHasteName,
+  withHaste,
+} from "./haste";
 import type { FoundSlip } from "./slip";
 
 // Wednesday 4 March 2026.
@@ -65,7 +74,11 @@ test("words that leave the day open mean the day that their writer's were kept f
   expect(read([kept("next week", "2026-03-10")], open("next week", week)).due?.day).toBe("2026-03-10");
   expect(read([kept("next week", "2026-03-10")], open("next week", week)).due?.others).toHaveLength(4);
   // Kept for a day that the words do not name, or where they leave only one open, they teach nothing.
-  for (const lesson of [kept("next week", "2026-03-20"), kept("next, before a weekday", "2026-03-10", 3)])
+  for (const lesson of [
+    kept("next week", "2026-03-20"),
+    kept("next, before a weekday", "2026-03-10", 3),
+    kept("next week", null),
+  ])
     expect(hasteLessons([lesson], PLAIN_WEEK)).toEqual([]);
   // May 2026 ends on a Sunday; March on a Tuesday.
   const may = { writer: "ada@beech.example", haste: "the end of the month", sentDay: "2026-05-06", times: 2 };
@@ -79,7 +92,10 @@ test("what was learnt of such words is said in words", () => {
   expect(said("next, before a weekday", 0)).toBe("“next” before a weekday means the nearer one");
   expect(said("next week", 3)).toBe("“next week” means the Thursday of it");
   expect(said("the end of the month", 1)).toBe("“the end of the month” means its last day");
-  expect(said("next week", null)).toBe("“next week” means no date");
+  const places = [0, 1, 2, 4, 5, null];
+  expect(places.filter((place) => canMean("next, before a weekday", place))).toEqual([0, 1]);
+  expect(places.filter((place) => canMean("next week", place))).toEqual([0, 1, 2, 4]);
+  expect(places.filter((place) => canMean("urgent", place))).toEqual(places);
 });
 
 test("after 200 corrections it is read so every time; other words, other writers and slips with a day are read as before", () => {

@@ -1,6 +1,16 @@
 import { addWorkingDays, type Day, type WorkingCalendar, workingDaysBetween } from "../time/day";
 import type { FoundSlip } from "./slip";
-import { dayAtPlace, hasVague, isVague, PROPOSED, placeOfDay, sayPlace, VAGUE_NAMES, vagueIn } from "./vague-days";
+import {
+  dayAtPlace,
+  hasVague,
+  isVague,
+  PLACES,
+  PROPOSED,
+  placeOfDay,
+  sayPlace,
+  VAGUE_NAMES,
+  vagueIn,
+} from "./vague-days";
 
 /** Haste by the names that people are shown. */
 const HASTE_NAMES = ["as soon as possible", "urgent", "at once"] as const;
@@ -43,7 +53,7 @@ export interface KeptHaste {
 
 /**
  * How often haste of one writer was kept as so many working days from the day of sending, or words that leave the day open as
- * the one at that place among its days; null as no date at all.
+ * the one at that place among its days; null, of haste alone, as no date at all.
  */
 export interface HasteLesson {
   readonly writer: string;
@@ -59,6 +69,11 @@ function daysMeant(haste: string, sentDay: Day, dueDay: Day, calendar: WorkingCa
   return days < 0 ? null : days;
 }
 
+/** Whether words can mean that: of words that leave the day open only one of their days. */
+export function canMean(haste: string, days: number | null): boolean {
+  return !isVague(haste) || (days !== null && days < PLACES[haste]);
+}
+
 /** Whether words were kept as they are read anyway. */
 export function isUsual(haste: string, days: number | null): boolean {
   return days === (isVague(haste) ? PROPOSED[haste] : 0);
@@ -68,6 +83,8 @@ export function isUsual(haste: string, days: number | null): boolean {
 export function hasteLessons(kept: readonly KeptHaste[], calendar: WorkingCalendar): HasteLesson[] {
   const counted = new Map<string, HasteLesson>();
   for (const { writer, haste, sentDay, dueDay, times } of kept) {
+    // Haste without a date is none; where days were named and none was kept, that was about the work, not about the words.
+    if (dueDay === null && isVague(haste)) continue;
     const days = dueDay === null ? null : daysMeant(haste, sentDay, dueDay, calendar);
     if (dueDay !== null && days === null) continue;
     const key = `${writer}\n${haste}\n${days}`;

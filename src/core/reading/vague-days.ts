@@ -34,6 +34,13 @@ export const PROPOSED: Readonly<Record<VagueName, number>> = {
   "the end of the month": 0,
 };
 
+/** How many days the words leave open at the most. */
+export const PLACES: Readonly<Record<VagueName, number>> = {
+  "next, before a weekday": 2,
+  "next week": WORKING_DAYS.length,
+  "the end of the month": 2,
+};
+
 /** The days that vague words leave open, the earliest first; none where they leave only one. A weekday is that of `meant`. */
 function daysOpen(name: VagueName, sent: Day, meant: Day, calendar: WorkingCalendar): Day[] {
   const monday = addDays(sent, 8 - weekdayOf(sent));

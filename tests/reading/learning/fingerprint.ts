@@ -16,6 +16,12 @@ const FILES = {
 /** What is learnt: how passages are worded, or how answers are put. */
 export type Lesson = keyof typeof FILES;
 
+/** How is learnt: another step, penalty or choice of sets teaches other weights from the same examples. */
+const METHOD = {
+  reading: ["logistic.ts", "passages.ts", "in-letter.ts", "vectors.ts", "valence.ts", "word-vectors.bin"],
+  following: ["logistic.ts", "examples.ts"],
+};
+
 const hashed = () => crypto.createHash("sha256");
 
 /**
@@ -36,8 +42,16 @@ export function fingerprintOfWeights(lesson: Lesson): string {
   return hash.digest("hex");
 }
 
+/** The fingerprint of what is learnt by. */
+export function fingerprintOfMethod(lesson: Lesson): string {
+  const hash = hashed();
+  for (const file of METHOD[lesson]) hash.update(fs.readFileSync(path.join(import.meta.dirname, file)));
+  return hash.digest("hex");
+}
+
 interface Fingerprints {
   readonly examples: string;
+  readonly method: string;
   readonly weights: string;
 }
 
@@ -49,6 +63,10 @@ export function fingerprintsKept(): Readonly<Record<Lesson, Fingerprints>> {
 /** Keeps by what the examples and the weights just learnt from them are known again. */
 export function keepFingerprints(lesson: Lesson, examples: readonly Example[]): void {
   const kept = fs.existsSync(LEARNT_FROM) ? fingerprintsKept() : {};
-  const now = { examples: fingerprintOf(examples), weights: fingerprintOfWeights(lesson) };
+  const now = {
+    examples: fingerprintOf(examples),
+    method: fingerprintOfMethod(lesson),
+    weights: fingerprintOfWeights(lesson),
+  };
   fs.writeFileSync(LEARNT_FROM, `${JSON.stringify({ ...kept, [lesson]: now }, null, 2)}\n`);
 }

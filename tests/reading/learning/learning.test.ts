@@ -1,4 +1,5 @@
 import { expect, test } from "vitest";
+import { LEARNT } from "@/core/following/weighing/learnt";
 import type { LetterGround } from "@/core/reading/kind-rule";
 import { KIND_RULES } from "@/core/reading/rules/list";
 import held from "@/core/reading/weighing/held.json";
@@ -8,8 +9,8 @@ import type { WordingWeights } from "@/core/reading/weighing/shares";
 import { weighWording } from "@/core/reading/weighing/weigh-wording";
 import { labelledLetters, UNLEARNT_SETS } from "../labelled";
 import { scoreReading } from "../score";
-import { followingExamples } from "./examples";
-import { fingerprintOf, fingerprintOfWeights, fingerprintsKept } from "./fingerprint";
+import { followingExamples, learnFollowing } from "./examples";
+import { fingerprintOf, fingerprintOfMethod, fingerprintOfWeights, fingerprintsKept, type Lesson } from "./fingerprint";
 import { passagesHeld } from "./held-passages";
 import { wordingExamples } from "./in-letter";
 import { type Example, learn } from "./logistic";
@@ -48,10 +49,16 @@ test("the weights that are kept are those that the labelled passages and answers
   console.log(`${passages.length} examples of wording, ${answers.length} of answers`);
   expect(passages.length).toBeGreaterThan(15_000);
   expect(answers.length).toBeGreaterThan(2_000);
-  expect({
-    reading: { examples: fingerprintOf(passages), weights: fingerprintOfWeights("reading") },
-    following: { examples: fingerprintOf(answers), weights: fingerprintOfWeights("following") },
-  }).toEqual(fingerprintsKept());
+  const now = (lesson: Lesson, examples: readonly Example[]) => ({
+    examples: fingerprintOf(examples),
+    method: fingerprintOfMethod(lesson),
+    weights: fingerprintOfWeights(lesson),
+  });
+  expect({ reading: now("reading", passages), following: now("following", answers) }).toEqual(fingerprintsKept());
+}, 120_000);
+
+test("the weights of following that are kept are those that the labels teach", async () => {
+  expect(await learnFollowing(null)).toEqual(LEARNT);
 }, 120_000);
 
 test("another label, another word or another order is known by the fingerprint", () => {
