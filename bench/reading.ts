@@ -92,8 +92,8 @@ for (const one of real.mistakes) process.stdout.write(`  ${one}\n`);
 
 const byRule = new Map<string, number>();
 for (const set of LETTER_SETS)
-  for (const { letter } of await labelledLetters(set))
-    for (const slip of readLetter(letter, PEOPLE, sentOf(letter)))
+  for (const { letter, people = PEOPLE } of await labelledLetters(set))
+    for (const slip of readLetter(letter, people, sentOf(letter)))
       byRule.set(slip.rule, (byRule.get(slip.rule) ?? 0) + 1);
 say("what each rule finds in them", Object.fromEntries([...byRule].sort((a, b) => b[1] - a[1])));
 

@@ -47,6 +47,8 @@ export const CONVERSATION_SETS = [
   "conversations-m",
   "conversations-n",
   "conversations-o",
+  "conversations-p",
+  "conversations-q",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 

@@ -17,6 +17,8 @@ export interface LabelledLetter {
   readonly name: string;
   readonly letter: Letter;
   readonly labels: readonly Label[];
+  /** Who is known in the house that the letter is from; by default everybody of people.json. */
+  readonly people?: People;
 }
 
 const folder = path.join(import.meta.dirname, "letters");
@@ -25,7 +27,6 @@ interface PeopleFile {
   readonly team: readonly { name: string; email: string; nicknames?: string[] }[];
   readonly outside: readonly { name: string; email: string }[];
 }
-const file = JSON.parse(fs.readFileSync(path.join(folder, "people.json"), "utf8")) as PeopleFile;
 const asPerson = ({ name, email, nicknames }: { name: string; email: string; nicknames?: string[] }): Person => ({
   id: email,
   name,
@@ -33,11 +34,16 @@ const asPerson = ({ name, email, nicknames }: { name: string; email: string; nic
   ...(nicknames ? { nicknames } : {}),
 });
 
-export const PEOPLE: People = { team: file.team.map(asPerson), outside: file.outside.map(asPerson) };
+function peopleOf(name: string): People {
+  const file = JSON.parse(fs.readFileSync(path.join(folder, name), "utf8")) as PeopleFile;
+  return { team: file.team.map(asPerson), outside: file.outside.map(asPerson) };
+}
+
+export const PEOPLE = peopleOf("people.json");
 
 /** "nadia" → the person whose address begins with it, or whose name has it. */
-export function personKnown(key: string): Person {
-  const all = [...PEOPLE.team, ...PEOPLE.outside];
+export function personKnown(key: string, people = PEOPLE): Person {
+  const all = [...people.team, ...people.outside];
   const found =
     all.find((one) => one.address.startsWith(`${key}@`)) ?? all.find((one) => one.name.toLowerCase().includes(key));
   if (!found) throw new Error(`Nobody is called “${key}”.`);
@@ -45,20 +51,50 @@ export function personKnown(key: string): Person {
 }
 
 /** The sets of labelled letters, by the file they stand in. */
-export const LETTER_SETS = ["a", "b", "c", "d", "e", "f", "g", "h", "i", "j", "k", "l", "m", "n", "o", "p"] as const;
+export const LETTER_SETS = [
+  "a",
+  "b",
+  "c",
+  "d",
+  "e",
+  "f",
+  "g",
+  "h",
+  "i",
+  "j",
+  "k",
+  "l",
+  "m",
+  "n",
+  "o",
+  "p",
+  "q",
+  "r",
+  "s",
+  "t",
+  "u",
+  "v",
+  "w",
+  "x",
+  "y",
+  "z",
+] as const;
 export type LetterSet = (typeof LETTER_SETS)[number];
+
+/** Sets that are letters of a house of their own, with people of its own. */
+const OWN_HOUSES: readonly LetterSet[] = ["q", "r", "s", "t", "u", "v", "w", "x", "y", "z"];
 
 /** The sets from which nothing is learnt, and for which nothing is mended: they say what strangers' letters can expect. */
 export const UNLEARNT_SETS: readonly LetterSet[] = ["o", "p"];
 
-const MARK = /\{(ask|question|promise|trouble); ?([\w-]+); ?([\d,-]+); ?(\w+) \| ([^}]+)\}/g;
+const MARK = /\{(ask|question|promise|trouble); ?([\w.-]+); ?([\d,-]+); ?(\w+) \| ([^}]+)\}/g;
 
 /** A letter from a head like "kd -> nadia, sanna | DATE | Subject" and its text. */
-export async function letterOf(head: string, text: string): Promise<Letter> {
+export async function letterOf(head: string, text: string, people = PEOPLE): Promise<Letter> {
   const [who, date, subject] = head.split(" | ");
   const [from, to] = who!.split(" -> ");
   const person = (key: string) => {
-    const { name, address } = personKnown(key.trim());
+    const { name, address } = personKnown(key.trim(), people);
     return `${name} <${address}>`;
   };
   const raw = [
@@ -78,6 +114,7 @@ export async function letterOf(head: string, text: string): Promise<Letter> {
 /** The labelled letters of a set, in its order. */
 export async function labelledLetters(set: LetterSet): Promise<LabelledLetter[]> {
   const [, ...pieces] = fs.readFileSync(path.join(folder, `${set}.txt`), "utf8").split("=====\n");
+  const people = OWN_HOUSES.includes(set) ? peopleOf(`people-${set}.json`) : PEOPLE;
   const letters: LabelledLetter[] = [];
   for (const [i, piece] of pieces.entries()) {
     const [head, ...lines] = piece.split("\n");
@@ -85,11 +122,12 @@ export async function labelledLetters(set: LetterSet): Promise<LabelledLetter[]>
     const labels = [...marked.matchAll(MARK)].map(([, kind, owner, due, priority, quote]) => ({
       kind: kind as SlipKind,
       quote: quote!,
-      owner: owner === "-" ? null : personKnown(owner!).address,
+      owner: owner === "-" ? null : personKnown(owner!, people).address,
       due: due === "-" ? [] : due!.split(","),
       priority: priority!,
     }));
-    letters.push({ name: `${set}${i + 1}`, letter: await letterOf(head!, marked.replace(MARK, "$5")), labels });
+    const letter = await letterOf(head!, marked.replace(MARK, "$5"), people);
+    letters.push({ name: `${set}${i + 1}`, letter, labels, people });
   }
   return letters;
 }

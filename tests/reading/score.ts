@@ -54,10 +54,10 @@ export function scoreReading(
     sureRight: 0,
   };
   const mistakes: string[] = [];
-  for (const { name, letter, labels } of letters) {
+  for (const { name, letter, labels, people: own = people } of letters) {
     const slips = readLetter(
       letter,
-      people,
+      own,
       { at: letter.sentAt ?? 0, zone: letter.offset },
       { ...PLAIN_READING, ...more, wording: learnt },
     ).map((slip) => ({

@@ -4,8 +4,11 @@ import { answerInOrder, answerQuestions } from "./answers-left";
 import {
   BARE_ANSWER,
   bareTargets,
+  CAN_BE_MAILED,
+  GOES_WITH_IT,
   INTRODUCES,
   isAnswerWithPlease,
+  KNOWS_NOTHING,
   POINTS_BACK,
   POINTS_TO_WANTED,
   THANKS_ONLY,
@@ -58,7 +61,7 @@ export function changesIn(
     understood.push({ start: segment.start, end: segment.end, item: item.id });
   };
   for (const segment of segments) {
-    if (THANKS_ONLY.test(segment.text) || INTRODUCES.test(segment.text)) {
+    if ([THANKS_ONLY, INTRODUCES, KNOWS_NOTHING].some((pattern) => pattern.test(segment.text))) {
       consumed.add(segment);
       continue;
     }
@@ -72,6 +75,12 @@ export function changesIn(
       !isSentElsewhere(segment.text);
     const pointsBack = POINTS_BACK.test(mainClause(segment.text)) || BARE_ANSWER.test(segment.text);
     let about = items.filter((item) => owed.includes(item));
+    // "Here it is, chairs included.": the price that was asked for, not the chairs.
+    const mailed = GOES_WITH_IT.test(segment.text)
+      ? owed.filter((item) => !changes.has(item.id) && CAN_BE_MAILED.test(item.quote))
+      : [];
+    if (mailed.length === 1 && about.length > 0 && !about.some((item) => CAN_BE_MAILED.test(item.quote)))
+      about = mailed;
     // What names nothing goes on about the last thing only where it points back to it; a promise of a new thing is its own.
     if (!isNamed && !pointsBack && tellingWords(segment.text).size > 0) about = [];
     if (
@@ -110,6 +119,7 @@ export function changesIn(
       (isHandedOn(segment.text) ||
         (slip?.kind === "promise" && !addsSomething(segment.text)) ||
         GETS_IT.test(segment.text) ||
+        IS_FITTED.test(segment.text) ||
         /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text));
     const isBare = isOnly || (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
     if ((items.length === 0 || (!isNamed && about.length === 0 && GETS_IT.test(segment.text))) && !isAsk && isBare)
@@ -175,13 +185,17 @@ export function changesIn(
 /** "You'll get them on Thursday", said after something else was: of what is left. */
 const GETS_IT = /^(?:and |so )?(?:you|it|they|he|she)(?:['’]ll| will| shall)\b/i;
 
+/** "New bearing's in." */
+const IS_FITTED =
+  /^(?:the |a )?new \p{L}+(?: \p{L}+)?(?:['’]s| is| are) (?:in|fitted|on|up|installed|mounted|running)\b/iu;
+
 /** "Nothing has reached us so far", "please cancel the slot": said by whoever wants it, of the only thing there is. */
 function isTakenBack(text: string): boolean {
   return ASKER_CUES.some((cue) => (cue.change === "called off" || cue.change === "reminded") && cue.pattern.test(text));
 }
 
 const CURES =
-  /(?:^|\bplease |\bkindly |\byou |\bto )(?:replace|repair|fix|mend|exchange|swap|credit|refund|put (?:it|that|this|them) right|sort (?:it|that|this|them) out|send|bring|deliver|collect)\b|\bneed (?:a |an |the |some )?(?:new|fresh|another|replacement|spare)\b/i;
+  /(?:^|\bplease |\bkindly |\byou |\bto )(?:look|check|search|find out|see (?:whether|if|to)|replace|repair|fix|mend|exchange|swap|credit|refund|put (?:it|that|this|them) right|sort (?:it|that|this|them) out|send|bring|deliver|collect)\b|\bneed (?:a |an |the |some )?(?:new|fresh|another|replacement|spare)\b/i;
 
 /** The ask that wants a trouble cured, right behind it: what is promised or done about the trouble is said of that. */
 function cureOf(item: OpenItem, owed: readonly OpenItem[]): OpenItem | null {

@@ -1,6 +1,7 @@
 import type { Letter } from "../letters/letter";
 import { PLAIN_READING, type ReadingSettings, readLetter } from "../reading/read-letter";
 import type { People } from "../reading/slip";
+import { isByWordingAlone } from "../reading/weighing/sense";
 import { changesIn } from "./changes-in";
 import { contextOf, type FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
@@ -17,6 +18,17 @@ export interface Followed {
 
 /** Items that are followed at once; a conversation with more open is a list, and its oldest are left alone. */
 const MOST_OPEN = 120;
+
+/** What is proposed by its wording alone opens something from this confidence on. */
+const PLAIN_ENOUGH = 0.5;
+
+/**
+ * Whether a slip opens something where nobody is there to keep or brush it off: one that is wrong also takes the answers that
+ * belong to others.
+ */
+function isPlain({ rule, confidence }: Opened): boolean {
+  return confidence >= PLAIN_ENOUGH || !isByWordingAlone(rule);
+}
 
 /**
  * Follows one conversation: letter by letter, in the order of their dates, what each asks anew and what it does to what was
@@ -46,7 +58,7 @@ export class Following {
       if (context.sides.wants(context.writer, item)) item.raised = number;
       applyTo(item, change);
     }
-    const opens = opened.slips.map((slip, i) => itemOpened(slip, context, number, i + 1));
+    const opens = opened.slips.filter(isPlain).map((slip, i) => itemOpened(slip, context, number, i + 1));
     this.items.push(...opens);
     return { opens, changes: opened.changes };
   }

@@ -193,6 +193,28 @@ describe("how an answer goes on", () => {
 });
 
 describe("its pieces", () => {
+  test("what is promised cures the only trouble there is; how it will be done is no promise of its own", async () => {
+    const TROUBLE = "One of the four ledgers was not in the box.";
+    expect(
+      await after(TROUBLE, WIL, "It stayed on the bench. The ledger goes out with the Thursday run."),
+    ).toMatchObject({
+      opens: [],
+      changes: [[1, "promised", "2026-11-05", null]],
+    });
+    expect((await after(TWO, WIL, "You'll have the ledgers on Friday, I'll bring them myself.")).opens).toEqual([]);
+  });
+
+  test("a question hands nothing on; not to know changes nothing", async () => {
+    expect((await after(TWO, WIL, "Not me.")).changes).toEqual([]);
+    const handed = await after("Could you rebind the two ledgers by Friday?", WIL, "Oda, do we still rebind ledgers?");
+    expect(handed.changes).toEqual([]);
+  });
+
+  test("who asks for more time tells no trouble by the reason", async () => {
+    const asks = await after(TWO, WIL, "The glue has just been mixed up with the paste. Can I have until Monday noon?");
+    expect(asks.opens).toEqual(["question"]);
+  });
+
   test("words that tell things apart", () => {
     expect([...tellingWords("Could you please send the two ledgers' spines by Friday?")]).toEqual(["ledger", "spin"]);
     expect([...tellingWords("on the 20th, RAL 5010")]).toEqual(["20", "ral", "5010"]);

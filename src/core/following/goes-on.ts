@@ -36,7 +36,9 @@ export function addsSomething(text: string): boolean {
 
 /** "So its results come on 24 April": what is still to come of a thing. */
 export function isStillToCome(text: string): boolean {
-  return /^(?:and |so |and so |but )*(?:its|their|the other|the others|the rest)\b/i.test(text);
+  return /^(?:and |so |and so |but )*(?:(?:its|their|the other|the others|the rest)\b|(?:the |my |our )?[\w-]+(?: [\w-]+)? follows? (?:on|by|tomorrow|today|tonight|next|later|soon|separately|this)\b)/i.test(
+    text,
+  );
 }
 
 /** What a segment turns to that names nothing open: the one thing left, or the one of which words are wanted. */

@@ -29,9 +29,59 @@ function withoutCall(text: string): string {
 
 const POINTS_BACK = /\b(?:it|them|this|that|these|those)\b/i;
 
+/** "Can I have until tomorrow noon?": what is told with it is why. */
+const ASKS_FOR_TIME =
+  /\b(?:can|could|may|might) (?:i|we) have (?:until|till|another|one more|a (?:day|week|few)|more time)\b|\bwould \w+day (?:do|suit|be (?:all right|ok|okay|fine|soon enough|early enough))\b|\b(?:is|would) \w+day (?:be )?(?:too late|soon enough|early enough)\b/i;
+
 /** How many asks somebody owes an answer to. */
 function askedOf(writer: string, open: readonly OpenItem[], sides: Sides): number {
   return open.filter((item) => item.kind !== "trouble" && sides.owes(writer, item)).length;
+}
+
+/** Whether a promise goes on in the sentence in which something was promised or put off. */
+function goesOnInSentence(slip: FoundSlip, changes: readonly ItemChange[], text: string): boolean {
+  return changes.some(
+    ({ change, start, end }) =>
+      (change === "promised" || change === "moved") &&
+      end <= slip.start &&
+      !/[.!?]/.test(text.slice(Math.max(start, end - 1), slip.start)),
+  );
+}
+
+function isPassedOn({ passedOn, parts, subject }: FollowContext["letter"]): boolean {
+  return Boolean(passedOn) || /^(?:fwd?|wg):/i.test(subject) || parts.some((part) => part.kind === "forwarded");
+}
+
+/**
+ * The ask that somebody is given by what is asked of them with the letter that is passed on to them: the only one that its
+ * reader has not dealt with otherwise.
+ */
+function handedWhole(
+  slip: FoundSlip,
+  writer: string,
+  open: readonly OpenItem[],
+  sides: Sides,
+  changed: (item: OpenItem) => boolean,
+): OpenItem | undefined {
+  if (slip.kind !== "ask" || slip.owner === null || slip.owner === writer) return undefined;
+  const left = open.filter(
+    (item) => item.kind === "ask" && item.asker !== slip.owner && sides.owes(writer, item) && !changed(item),
+  );
+  return left.length === 1 ? left[0] : undefined;
+}
+
+/**
+ * The trouble that a promise cures: the only one that its writer has to see to, where nothing else is asked of them. Null
+ * where there is none.
+ */
+function curedBy(
+  writer: string,
+  open: readonly OpenItem[],
+  sides: Sides,
+  changed: (item: OpenItem) => boolean,
+): OpenItem | null {
+  const owed = open.filter((item) => sides.owes(writer, item) && !changed(item) && item.kind !== "question");
+  return owed.length === 1 && owed[0]!.kind === "trouble" ? owed[0]! : null;
 }
 
 /** What of a letter's slips is new, and what is only said again or done to what was open. */
@@ -45,6 +95,7 @@ export function openedBy(
   const changes = [...found];
   const opened: Opened[] = [];
   const changed = (item: OpenItem) => changes.some((change) => change.item === item.id);
+  const asksForTime = slips.some((slip) => ASKS_FOR_TIME.test(letter.text.slice(slip.start, slip.end)));
   for (const slip of slips) {
     const quote = letter.text.slice(slip.start, slip.end);
     const words = tellingWords(withoutCall(quote));
@@ -73,8 +124,19 @@ export function openedBy(
           change.change !== "done" &&
           letter.text.slice(Math.min(change.end, slip.end), Math.max(change.start, slip.start)).trim().length < 4,
       );
+      const cured = slip.kind === "promise" ? curedBy(writer, open, sides, changed) : null;
+      if (cured) {
+        again("promised", cured, null, "what is promised cures it");
+        continue;
+      }
+      // "You'll get them tomorrow, I'll drive myself": how it will be done, in the same sentence.
+      if (slip.kind === "promise" && near && goesOnInSentence(slip, changes, letter.text)) continue;
       // An excuse beside a change is its reason, not trouble of its own.
-      if (slip.kind === "trouble" && open.length > 0 && (near || changes.some((change) => change.change === "moved")))
+      if (
+        slip.kind === "trouble" &&
+        open.length > 0 &&
+        (near || asksForTime || changes.some((change) => change.change === "moved"))
+      )
         continue;
       opened.push({ ...slip, words });
       continue;
@@ -101,11 +163,14 @@ export function openedBy(
         slip.owner !== item.owner &&
         slip.owner !== item.asker &&
         slip.owner !== writer &&
+        // "Do we still need it?" hands nothing on.
+        (slip.kind === "ask" || item.kind === "question") &&
         (likeness(words, item.words) >= SAME_ASK ||
           (words.size <= 1 && POINTS_BACK.test(quote) && askedOf(writer, open, sides) === 1)),
     );
-    if (own) {
-      if (!changed(own)) again("passed", own, slip.owner, "handed to somebody else");
+    const handed = own ?? (isPassedOn(letter) ? handedWhole(slip, writer, open, sides, changed) : undefined);
+    if (handed) {
+      if (!changed(handed)) again("passed", handed, slip.owner, "handed to somebody else");
     } else if (same) {
       const isNewDay = slip.due !== null && same.due !== null && slip.due.day !== same.due;
       if (!changed(same)) again(isNewDay ? "moved" : "reminded", same, null, "asked for again");

@@ -1,5 +1,6 @@
 import type { TextPart } from "../letters/letter";
 import { isImperative } from "./imperative";
+import { saysHowUrgent } from "./priority";
 
 /** A sentence, or the part of one that stands for itself. `text` has its line breaks as single spaces. */
 export interface Clause {
@@ -15,7 +16,7 @@ export interface Clause {
   readonly block: number;
 }
 
-const BULLET = /^\s*(?:[-*•–·]|\(?\d{1,2}[.)]|\(?[a-h]\))\s+/;
+const BULLET = /^\s*(?:[-*•–·]|\(?\d{1,2}[.)]|\(?[a-h][.)])\s+/;
 const FAREWELL =
   /^\s*(?:(?:kind|best|warm|warmest|many thanks and|with (?:kind|best)|friendly)?\s*(?:regards|wishes)|cheers|thanks(?: again| a lot| in advance| so much)?|many thanks|thank you|all the best|best|yours(?: \w+)?|sincerely|bye|take care|see you(?: \w+)?|until then|love|have a (?:good|nice|great|lovely) \w+)\b[\s,.!]*$/i;
 
@@ -25,6 +26,9 @@ interface Block {
   isListItem: boolean;
   paragraph: number;
 }
+
+/** "Gus: the brackets": who is called, each on a line. */
+const NAME_CALLED_AT_HEAD = /^[ \t]*\p{Lu}\p{L}+(?:(?: and | & |, )\p{Lu}\p{L}+)?:[ \t]+\S/u;
 
 /** Paragraphs and list items of a stretch; a farewell ends the letter, since only names and titles follow it. */
 function blocksOf(text: string, part: TextPart): Block[] {
@@ -58,7 +62,9 @@ function blocksOf(text: string, part: TextPart): Block[] {
     const isEnded = /[.?!,)]["”’']?$/.test(line) || /^[\p{Lu}\d"“(]/u.test(next) || line.length < width * SHORT_LINE;
     // In letters written line by line too, a full line that goes on in small letters was folded.
     const goesOn = usesCapitals && !hadRoom && !isEnded && /^\p{Ll}/u.test(next);
-    isBroken = (isUnfolded && !goesOn) || /[:;]$/.test(line) || line.length > FOLDED_AT || (hadRoom && isEnded);
+    const isCalled = NAME_CALLED_AT_HEAD.test(text.slice(end, end + 80));
+    isBroken =
+      isCalled || (isUnfolded && !goesOn) || /[:;]$/.test(line) || line.length > FOLDED_AT || (hadRoom && isEnded);
     at = end;
   }
   return blocks;
@@ -145,11 +151,11 @@ function isNearEnd(text: string, at: number, end: number): boolean {
 }
 
 const ABBREVIATION =
-  /\b(?:e\.g|i\.e|mr|mrs|ms|dr|st|no|nr|approx|incl|ca|vs|etc|fig|p\.s|tel|ext|ref|dept|co|ltd|inc|a\.m|p\.m|jan|feb|mar|apr|jun|jul|aug|sept?|oct|nov|dec|mon|tues?|wed|thurs?|fri)\.$/i;
+  /\b(?:e\.g|i\.e|mr|mrs|ms|dr|st|no|nr|approx|incl|ca|vs|etc|fig|p\.s|tel|ext|ref|dept|co|ltd|inc|a\.m|p\.m|jan|feb|mar|apr|jun|jul|aug|sept?|oct|nov|dec|resp|max|min|avg|temp|vol|pp|para|sect?|art|cf|viz|al|bzw|inkl|assoc|est|mtg|wk|hrs|mins?|qty|ltd|plc|gen|prof|rev|hon|sr|jr|mon|tues?|wed|thurs?|fri)\.$/i;
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,?\s+and\s+(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please(?!\s*[,.!]|$)|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/iuy;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,\s+and\s+(?=if [^,;]{3,60}, (?:please |just )?(?:tell|let|send|ring|call|ask|bring|take|give|put|use|do not|don['’]t)\b)|,?\s+and\s+(?!(?:january|february|march|april|may|june|july|august|september|october|november|december|mon|tues|wednes|thurs|fri|satur|sun))(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please(?!\s*[,.!]|$)|could you|can you|would you|(?:do not|don['’]t) (?!you|we|they|i\b|get me|know)[a-z]+ |i['’]ll|we['’]ll|i will|we will|(?:i['’]m|we['’]re) (?!\w+ing (?:that|to)\b)\w+ing|will (?!you\b|we\b|they\b|he\b|she\b|it\b|be\b|not\b|have\b)[a-zß-ÿ]+ ))|,\s+(?=\p{L}+,? (?:can|could|would|will) you )|,\s+(?=\p{L}+ (?:what|where|who|how)(?:['’]s)? )|,\s+(?=\p{L}+ [a-z]+s (?:to|the|a|an|it|them|him|her|new|all|this|that|in|on|up|out|back|for|by)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/iuy;
 
 /** Where one can begin: at a sign, or at the space before one of its words. Elsewhere the pattern is not tried. */
 const MAY_BEGIN = /[,;:](?=\s)|\s(?=(?:and|but|while|so|then|also)\s|[-–—]\s)/giu;
@@ -170,21 +176,30 @@ function* clauseStarts(sentence: string): Generator<RegExpExecArray> {
 /** "They'd like it indoors, is the orangery free?": a question behind what is said first. */
 const ASKS_BEHIND = /^,\s+(?:or\s+)?$/i;
 /** What goes on behind a comma whatever stands before it. */
-const GOES_ON = /^(?:please|could you|can you|would you|i['’]ll|we['’]ll|i will|we will)\b/i;
+const GOES_ON =
+  /^(?:\p{L}+,? (?:can|could|would|will) you\b|please|could you|can you|would you|(?:do not|don['’]t) [a-z]+|i['’]ll|we['’]ll|i will|we will|(?:i['’]m|we['’]re) \w+ing|will (?!you\b|we\b|they\b|he\b|she\b|it\b|be\b|not\b|have\b)[a-zß-ÿ]+ )/iu;
 /** What leads into a question, or asks already: then it is one. */
 const LEADS_IN =
   /^(?:if|when|whenever|once|as|since|because|although|though|while|given|should|in case|after|before|apart|instead|so|and|but|or|now|then|is|are|was|were|do|does|did|has|have|can|could|shall|will|would|may|which|what|where|who|how|why|hi|hello|dear)\b/i;
 const SAYS_SOMETHING =
-  /\b(?:is|are|was|were|has|have|had|does|did|will|would|can|could|shall|should|must|may|might|needs?|wants?)\b|['’](?:s|re|ve|ll|d|m)\b/i;
+  /\b(?:is|are|was|were|has|have|had|does|did|will|would|can|could|shall|should|must|may|might|needs?|wants?)\b|['’](?:s|re|ve|ll|d|m)\b|^[a-z]{3,}ing\b/i;
+
+/** Half a sentence that cannot stand alone. */
+const ONLY_WHEN =
+  /^(?:(?:and|but|so) )?(?:when(?:ever)?|once|as soon as|if|in case|before|after|since|while|should) [^,;:]{3,60}$/i;
+
+/** "Two tyres are rotten, Gus orders new ones": somebody by name, and what is theirs. */
+const NAMED_DOES =
+  /^\p{Lu}\p{Ll}+ (?!(?:is|was|has|says|does|likes|loves|knows|thinks|wants|needs|seems|looks|asks)\b)[a-z]+s \S/u;
+
+function namedDoes(before: string, rest: string): boolean {
+  return NAMED_DOES.test(rest) && /\b(?:is|are|was|were|has|have|had|out|hit|done)\b/i.test(before);
+}
 
 /** Whether what stands before a comma says something of its own, so that the question behind it is another clause. */
 function asksAnew(before: string, rest: string): boolean {
   return /\?["'”’)]*$/.test(rest.trim()) && !LEADS_IN.test(before.trim()) && SAYS_SOMETHING.test(before);
 }
-
-/** Words with which a sentence begins, also of those who write some of theirs without capitals. */
-const BEGINS_SMALL =
-  /^\s+(?:(?:do|does|did|can|could|will|would|shall|should|is|are|was|has|have) (?:you|we|i|it|they|he|she|the|there|that|this)|please|what|when|where|who|how|why|i|we|you|it['’]s|thanks|also)\b/;
 
 function sentencesOf(text: string, block: Block): { start: number; end: number }[] {
   const flat = text.slice(block.start, block.end);
@@ -199,13 +214,7 @@ function sentencesOf(text: string, block: Block): { start: number; end: number }
     const soFar = flat.slice(start, end);
     // “He asked ‘why?’ and left”: the mark belongs to what is quoted.
     if (usesCapitals && /["'”’]$/.test(match[0]) && /^\s+\p{Ll}/u.test(flat.slice(end, end + 30))) continue;
-    if (
-      match[0] === "." &&
-      (ABBREVIATION.test(soFar) ||
-        (usesCapitals && /^\s+[a-zäöü]/.test(flat.slice(end)) && !BEGINS_SMALL.test(flat.slice(end, end + 30))) ||
-        /(?:^|\s)[A-Z]\.$/.test(soFar))
-    )
-      continue;
+    if (match[0] === "." && (ABBREVIATION.test(soFar) || /(?:^|\s)[A-Z]\.$/.test(soFar))) continue;
     sentences.push({ start: block.start + start, end: block.start + end });
     start = end;
   }
@@ -221,10 +230,13 @@ const OTHER_DOER = /^(?:the rest|the others?|the remainder|somebody|someone|ever
 const THING_DOER =
   /^(?:the|your|our|his|her|their|both|all|one|two) [\p{L} -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b/u;
 
+const NAMED_BEHIND =
+  /^\p{Lu}\p{L}+(?: (?:and|&) \p{Lu}\p{L}+)?(?:,? (?:by|before|until|till|on|this|next|today|tomorrow|asap|at once|end of)\b[^.?!]{0,50})?[.!]?$/u;
+
 const NAMED_DOER = /^\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b/u;
 
 const VERB_PHRASE =
-  /^(?:also |then |please |kindly )*(?:(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|was|were|has|have|shall|should|may|when|what|which|who|where|how|why)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|have|put|take|give|sign|write|mail|propose|suggest|come|use|keep|hold|stop|try|find|change|move|pay)\b|you (?:have|must|need|should|ought|will)\b)/i;
+  /^(?:also |then |please |kindly )*(?:\p{L}+,? (?:can|could|would|will) you\b|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|was|were|has|have|shall|should|may|when|what|which|who|where|how|why)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|have|put|take|give|sign|write|mail|propose|suggest|come|use|keep|hold|stop|try|find|change|move|pay)\b|if [^,;]{3,60}, (?:please |just )?(?:tell|let|send|ring|call|ask|bring|take|give|put|use|do not|don['’]t)\b|(?:do not|don['’]t) [a-z]+ \S|you (?:have|must|need|should|ought|will)\b)/iu;
 
 /** "I sit on your bench and do nothing": one who does both. */
 const TELLS_OF_SOMEBODY =
@@ -248,7 +260,18 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
     )
       continue;
     if (/^\s+and\s+$/.test(match[0]) && TELLS_OF_SOMEBODY.test(before.trim()) && GOES_ON_DOING.test(rest)) continue;
-    if (ASKS_BEHIND.test(match[0]) && !GOES_ON.test(rest) && !asksAnew(before, rest)) continue;
+    // "No hurry at all, but do you think …": how urgent it is belongs to what follows.
+    if (saysHowUrgent(before.trim())) continue;
+    // "Whenever you have a minute, would you …": what stands before it only says when.
+    if (/^,\s+$/.test(match[0]) && ONLY_WHEN.test(before.trim()) && GOES_ON.test(rest)) continue;
+    // "A yes by then, please."
+    if (/^\s+then\s/i.test(match[0]) && /\b(?:by|until|till|before|since|from)$/i.test(before)) continue;
+    // "Our surveyor, Mr Pym, will call": what stands between commas is who does it.
+    if (/^will\b/i.test(rest) && before.includes(",")) continue;
+    if (ASKS_BEHIND.test(match[0]) && !GOES_ON.test(rest) && !asksAnew(before, rest) && !namedDoes(before, rest))
+      continue;
+    // "New halyard - Gus, before Wednesday": a name behind what is to be done.
+    if (/[-–—]\s$/.test(match[0]) && NAMED_BEHIND.test(rest)) continue;
     // "And, would you believe it, tomorrow" goes on with what it began.
     if (/^(?:would|can|could) you believe\b/i.test(rest)) continue;
     // Both sides must be able to stand alone: "if you can and will" is one clause, and so is "could you check and tell me".
@@ -256,10 +279,12 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
       /;|–|—|\s-\s/.test(match[0]) ||
       VERB_PHRASE.test(rest) ||
       NAMED_DOER.test(rest) ||
+      NAMED_DOES.test(rest) ||
       THING_DOER.test(rest) ||
       OTHER_DOER.test(rest) ||
       NAME_CALLED.test(rest) ||
-      (/\b(?:so|but)\s$/.test(match[0]) && isImperative(rest));
+      (/\b(?:so|but)\s$/.test(match[0]) && isImperative(rest)) ||
+      (/\band\s$/.test(match[0]) && /^(?:i|we) [a-z]+ \S/i.test(rest) && isImperative(before.trim()));
     const sameDoer =
       /\band\b/i.test(match[0]) &&
       /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|take|put|give|sign|write|mail|use|keep|find|change|move|pay|come|have)\b/i.test(
@@ -310,6 +335,8 @@ export function isSalutation(line: string): boolean {
   return greeting !== undefined && GREETED.test(line.slice(greeting.length)) && !SAYS_MORE.test(line);
 }
 
+const NAME_ALONE = /^(?:\p{Lu}\p{Ll}+(?: (?:and|&) \p{Lu}\p{Ll}+)?|[Bb]oth|[Aa]ll)$/u;
+
 const ASKS = /\?["'”’)]*$/;
 
 /** Clauses beyond this many in one letter are left unread: nobody asks for more in a letter. */
@@ -336,7 +363,13 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
         const flat = flattened(text.slice(sentence.start, sentence.end)).trim();
         if (flat.length < shortest || isSalutation(flat)) continue;
         const leadsIn =
-          flat.endsWith(":") || (!/[.?!,]$/.test(flat) && sentence.end >= piece.end && pieces[i + 1]?.isListItem);
+          flat.endsWith(":") ||
+          (!/[.?!,]$/.test(flat) &&
+            sentence.end >= piece.end &&
+            pieces[i + 1]?.isListItem &&
+            // A name alone greets; what is a paragraph away leads into nothing without its colon.
+            (/\s/.test(flat) || pieces[i + 1]!.paragraph === piece.paragraph) &&
+            !NAME_ALONE.test(flat));
         if (!piece.isListItem && leadsIn) {
           listLead = flat;
           continue;

@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { findDates } from "../time/dates-in-words";
 import { PLAIN_WEEK } from "../time/day";
-import { countedBack, countsBack } from "./counted-back";
+import { countedBack, countedBackFromEvent, countsBack } from "./counted-back";
 
 const from = { at: Date.parse("2026-11-02T09:00:00Z"), zone: "+00:00" };
 const back = (earlier: string, text: string) => countedBack(text, findDates(earlier, from, PLAIN_WEEK))?.day ?? null;
@@ -17,4 +17,18 @@ test("without a day before, or without counting back, there is none", () => {
   expect(back("The board meets on the 20th.", "We need it then.")).toBeNull();
   // Counted from what follows, which the dates in words do themselves.
   expect(countsBack("two days before the opening")).toBe(false);
+});
+
+test("the weekday before a day that was named", () => {
+  expect(back("We go to print on 4 December.", "I have to have it on the Tuesday before that.")).toBe("2026-12-01");
+  expect(back("They open on Friday 20 November.", "Ring me the Friday before that.")).toBe("2026-11-13");
+});
+
+test("days are counted back from an event whose day was named with it, and from no other", () => {
+  const before = "The sale is on 10 November. The first start is at 11 on Saturday 12 December.";
+  const earlier = findDates(before, from, PLAIN_WEEK);
+  const dueBefore = (text: string) => countedBackFromEvent(text, before, earlier)?.day ?? null;
+  expect(dueBefore("Entries have to be here four weeks before the first start.")).toBe("2026-11-14");
+  expect(dueBefore("Posters go up three days before the sale.")).toBe("2026-11-07");
+  expect(dueBefore("We need it ten days before the holidays.")).toBeNull();
 });

@@ -1,6 +1,6 @@
-import { COUNT, countOf } from "../time/date-rule";
+import { COUNT, countOf, WEEKDAY, weekdayNumber } from "../time/date-rule";
 import type { FoundDate } from "../time/dates-in-words";
-import { addDays } from "../time/day";
+import { addDays, weekdayOf } from "../time/day";
 import type { DueFound } from "./slip";
 
 /** "Two days before that", "one day earlier", "a week ahead of it": counted back from a day that was named before. */
@@ -9,11 +9,41 @@ const BACK = new RegExp(
   "i",
 );
 
+/** "Four weeks before the first start": from the day on which that is, if it was named. */
+const BACK_FROM_EVENT = new RegExp(
+  `\\b(${COUNT})\\s+(days?|weeks?)\\s+(?:before|ahead of|prior to)\\s+(?:the|our|your|their) (?:[\\p{L}-]+ ){0,2}?([\\p{L}-]{4,})\\b(?!\\s+(?:on|of)\\b)`,
+  "iu",
+);
+
+/**
+ * The day that words count back from an event whose day was named in a sentence before; null where none do.
+ * @param before what stands before the clause
+ * @param earlier the days named in it
+ */
+export function countedBackFromEvent(text: string, before: string, earlier: readonly FoundDate[]): DueFound | null {
+  const words = BACK_FROM_EVENT.exec(text);
+  if (!words) return null;
+  const event = words[3]!.toLowerCase();
+  const from = earlier.findLast(({ start, end }) => {
+    const sentence = before.slice(before.lastIndexOf(". ", start) + 1, end + before.slice(end).search(/[.!?]|$/));
+    return sentence.toLowerCase().includes(event);
+  });
+  if (!from) return null;
+  const days = countOf(words[1]!.toLowerCase()) * (words[2]!.toLowerCase().startsWith("week") ? 7 : 1);
+  return { day: addDays(from.day, -days), time: null, others: [], words: words[0] };
+}
+
 /**
  * The day that words count back from another one; null where none do, or no day was named before.
  * @param earlier days named in the clause itself and in what stands before it, in the order of the text
  */
 export function countedBack(text: string, earlier: readonly FoundDate[]): DueFound | null {
+  const weekday = WEEKDAY_BEFORE.exec(text);
+  const event = weekday && earlier.findLast(({ words }) => !words.toLowerCase().endsWith(weekday[1]!.toLowerCase()));
+  if (weekday && event) {
+    const back = ((weekdayOf(event.day) - weekdayNumber(weekday[1]!) + 6) % 7) + 1;
+    return { day: addDays(event.day, -back), time: null, others: [], words: weekday[0] };
+  }
   const words = BACK.exec(text);
   const from = words && earlier.at(-1);
   if (!words || !from) return null;
@@ -22,7 +52,10 @@ export function countedBack(text: string, earlier: readonly FoundDate[]): DueFou
   return { day: addDays(from.day, -days), time: null, others: [], words: words[0] };
 }
 
+/** "The Friday before that": the weekday before a day that was named. */
+const WEEKDAY_BEFORE = new RegExp(`\\bthe (${WEEKDAY}) before (?:that|it|then)\\b`, "i");
+
 /** Whether a text counts back at all, so that days need not be looked for in vain. */
 export function countsBack(text: string): boolean {
-  return BACK.test(text);
+  return BACK.test(text) || WEEKDAY_BEFORE.test(text);
 }

@@ -4,7 +4,7 @@ import { PLAIN_WEEK } from "../time/day";
 import { dueOf } from "./due";
 import { namedIn } from "./kind-rule";
 import { calledAt, greetedIn } from "./owner";
-import { priorityOf } from "./priority";
+import { priorityOf, saysHowUrgent } from "./priority";
 import type { SlipKind } from "./slip";
 import { titleOf } from "./title";
 
@@ -33,6 +33,11 @@ describe("people", () => {
     ]);
     expect(namedIn("The rosary is in rosa's box at rosa@yard.example", [rosa]).map(({ at }) => at)).toEqual([17]);
     expect(namedIn("Rosalind came", [rosa])).toEqual([]);
+    // A name that is a common word needs its capital, or a place where names stand.
+    const line = person("Line Vik");
+    expect(namedIn("The new line must be paid by May.", [line])).toEqual([]);
+    expect(namedIn("can you ask line about it", [line])).toHaveLength(1);
+    expect(namedIn("Line can draw it.", [line])).toHaveLength(1);
   });
   test("with one first name for two, neither is meant; the whole name tells them apart", () => {
     expect(namedIn("Piet could weld it.", [piet, otherPiet])).toEqual([]);
@@ -65,6 +70,13 @@ describe("due days", () => {
     expect(due("Scrap Monday, make it Tuesday.")).toBe("2026-03-10");
     expect(due("Please send me the drawing on Friday.")).toBe("2026-03-06");
     expect(due("I'll send you the quote on Friday.", "promise")).toBe("2026-03-06");
+    expect(due("I need the long trailer on Monday.")).toBe("2026-03-09");
+    expect(due("To keep the berth from 1 April we must have it by noon on Tuesday 10 March.")).toBe("2026-03-10");
+    expect(due("Could you look at it before Easter, at the latest by Good Friday?")).toBe("2026-04-03");
+    expect(due("Come at once instead of on Friday.")).toBe("2026-03-04");
+    expect(due("If I hear today you have it back on Monday.", "promise")).toBe("2026-03-09");
+    expect(due("I arrive on the 18th by the slow train.", "promise")).toBe("2026-03-18");
+    expect(due("Yes, make the plate please, Tuesday's fine.")).toBe("2026-03-10");
   });
   test("are not those on which something else happens", () => {
     expect(due("Please invite Rosa to the meeting on Friday.")).toBeNull();
@@ -76,6 +88,12 @@ describe("due days", () => {
     expect(due("Please load the rest of Friday's order.")).toBeNull();
     expect(due("Tell the yard that I paid on the 2nd.")).toBeNull();
     expect(due("Tell the yard I signed the papers on Friday.")).toBeNull();
+    expect(due("Both boats should be bailed every morning.")).toBeNull();
+    expect(due("Take the dinghy along, they can have it until Sunday.")).toBeNull();
+    expect(due("We'll varnish her, but you won't see her before the 20th.", "promise")).toBeNull();
+    expect(due("Please have the pass renewed, valid until the end of May.")).toBeNull();
+    expect(due("On receipt the rope will be sent within ten working days.", "promise")).toBeNull();
+    expect(due("Somebody has to ring the Thursday people today.")).toBe("2026-03-04");
   });
   test("are those of another thing where it is the limit", () => {
     expect(due("Please load it by Friday's run.")).toBe("2026-03-06");
@@ -95,6 +113,17 @@ test("priority follows the words", () => {
       "please ring me",
     ].map(priorityOf),
   ).toEqual(["high", "high", "low", "low", "low", "normal"]);
+});
+
+test("a sentence that only says how urgent what stands before it is", () => {
+  expect(
+    ["It can't wait.", "No rush with this one, the tide decides.", "This is urgent.", "There's no hurry."].map(
+      saysHowUrgent,
+    ),
+  ).toEqual(["high", "low", "high", "low"]);
+  expect(
+    ["There's no hurry with the mast.", "We can't wait to see her.", "Urgent repairs come first."].map(saysHowUrgent),
+  ).toEqual([null, null, null]);
 });
 
 describe("titles", () => {

@@ -22,7 +22,10 @@ export const OPEN_NAMES = [...HASTE_NAMES, ...VAGUE_NAMES] as const;
 const MEANT: readonly (readonly [(typeof HASTE_NAMES)[number], RegExp])[] = [
   ["as soon as possible", /^(?:asap|a\.s\.a\.p\.?|as soon as (?:possible|you can|you possibly can))$/i],
   ["urgent", /^urgent(?:ly)?$/i],
-  ["at once", /^(?:right away|straight away|immediately|at once|forthwith)$/i],
+  [
+    "at once",
+    /^(?:(?:right|straight) away|(?:right )?this (?:minute|second|instant|very moment)|without delay|immediately|at once|forthwith)$/i,
+  ],
 ];
 
 /**
@@ -37,7 +40,7 @@ export function hasteIn(words: string): string | null {
 /** Whether such words stand anywhere in a text: most letters have none, and need not be asked about. */
 export function hasHaste(text: string): boolean {
   if (hasVague(text)) return true;
-  return /\b(?:asap|a\.s\.a\.p|as soon as|urgent|urgently|(?:right|straight) away|immediately|at once|forthwith)\b/i.test(
+  return /\b(?:asap|a\.s\.a\.p|as soon as|urgent|urgently|(?:right|straight) away|this (?:minute|second|instant|very moment)|without delay|immediately|at once|forthwith)\b/i.test(
     text,
   );
 }

@@ -39,7 +39,7 @@ const ALSO_ADJECTIVES = new Set(
 
 /** "Say you have two", "Don't know much", "Check out …", "Test dishes done": orders in form alone. */
 const NO_ORDER =
-  /^(?:\w+ \w+ (?:done|ready|finished|sent|attached|booked|fixed|below)\b|look at .*!$|(?:don['’]t|do not) (?:lose sleep|thank|mention|ask me|worry|panic|be (?:shy|sad|cross)|bother|you\b)|say (?:you|we|that|it)|suppose|imagine|assume|consider (?:yourself|it done)|guess|think (?:of|about) (?:it|me|us) as|read on|see (?:also|you|the (?:attached|list|below)|attached|below|enclosed|my|our)|check (?:it )?out|look at (?:that|this)|notice|take a look|go figure|fancy|mind you|trust me|believe me|(?:don['’]t|do not|didn['’]t) (?:know|care|think|get me|suppose|see|understand|believe|mind)|just (?:got|had|saw|heard|to|that|because|in|a|an|as|wanted|wondering)|let['’]s|never (?:mind|heard|seen|had|been|thought)|speaking|talking|sounds|looks|seems|works|be (?:that|it) as|(?:talk|speak) to you (?:soon|later|then|on|tomorrow|next)|have a (?:good|nice|great|lovely|safe|wonderful)|have fun|come (?:to think|what may)|find (?:attached|enclosed|below)|enjoy)\b/i;
+  /^(?:\w+ \w+ (?:done|ready|finished|sent|attached|booked|fixed|below)\b|look at .*!$|(?:don['’]t|do not) (?:lose sleep|thank|mention|ask me|worry|panic|be (?:shy|sad|cross)|bother|you\b)|say (?:you|we|that|it)|suppose|imagine|assume|consider (?:yourself|it done)|guess|think (?:of|about) (?:it|me|us) as|read on|see (?:also|you|the (?:attached|list|below)|attached|below|enclosed|my|our)|check (?:it )?out|look at (?:that|this)|notice|take a look|(?:put|throw|do|did) my (?:back|knee|shoulder|foot|neck|hip|wrist|ankle)|go figure|fancy|mind you|trust me|believe me|(?:don['’]t|do not|didn['’]t) (?:know|care|think|get me|suppose|see|understand|believe|mind)|just (?:got|had|saw|heard|to|that|because|in|a|an|as|wanted|wondering)|let['’]s|never (?:mind|heard|seen|had|been|thought)|speaking|talking|sounds|looks|seems|works|be (?:that|it) as|(?:talk|speak) to you (?:soon|later|then|on|tomorrow|next)|have a (?:good|nice|great|lovely|safe|wonderful)|have fun|come (?:to think|what may)|find (?:attached|enclosed|below)|enjoy)\b/i;
 
 /** Words after which the first word was an order: what is acted on, or where. */
 const OBJECT =
@@ -108,6 +108,8 @@ export function isImperative(text: string, isAddressed = false): boolean {
     if (verb === "do" && /^(?:you|we|i|they|he|she)$/i.test(second)) return false;
     if (verb === "be") return /^(?:at|in|on|there|here|ready|back|outside|sure|careful|prepared)$/i.test(second);
     if (verb === "have" && !/\b(?:ready|sent|done|\w+ed|\w+en|made|put|cut|brought)\b/i.test(text)) return isAddressed;
+    // "Sort by shelf is more than I hoped for."
+    if (/^\S+ (?:by|in|on|at|with|to) \S+ (?:is|are|was|were|has|have)\b/i.test(text)) return false;
     if (OBJECT.test(second.toLowerCase()) || /^\p{Lu}/u.test(second))
       return !(verb === "number" || (verb === "clear" && /^about$/i.test(second)));
     if (FINITE.test(text)) return false;

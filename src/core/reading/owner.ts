@@ -26,14 +26,40 @@ export function calledAt(text: string, people: readonly Person[]): Person | null
 
 /** "Nadia we need a trailer", "Ruben can you look": people who write in haste leave the comma out. */
 const ADDRESSED_ON =
-  /^ (?:we|i) (?:need|want|must|have to)\b|^ (?:can|could|would|will) you\b|^ (?:please|pls|kindly)\b/i;
+  /^ (?:we|i) (?:need|want|must|have to)\b|^ (?:can|could|would|will) you\b|^ you (?:up for|free|ok|okay|able|about|around|there|still)\b|^ (?:please|pls|kindly)\b|^ (?:what(?:['’]s)?|where(?:['’]s)?|when|who(?:['’]s)?|how|why|which|do you|did you|have you|are you)\b|^ (?:is|are|was|were|does|did|has|have|will|would|should|shall) (?:\p{Lu}|the |there |it |we |i |they |he |she |this |that )[^.!]*\?$/iu;
 
 /** Said of whoever it may be, even where a name was called before. */
 const ANYBODY =
-  /(?:^(?:(?:and|but|so|then|also|please)[\s,]+)*|\b(?:could|can|would|will|should|has|is|does)\s+)(?:someone|somebody|anyone|anybody|whoever|everyone|everybody)\b|\b(?:one|any|all|each|both|who|which|how many|some|none) of you\b/i;
+  /(?:^(?:(?:and|but|so|then|also|please)[\s,]+)*|\b(?:could|can|would|will|should|has|is|does)\s+)(?:someone|somebody|anyone|anybody|whoever|everyone|everybody|the person|the one)\b|\b(?:one|any|all|each|both|who|which|how many|some|none) of you\b/i;
+
+/** "Gus wants a third up front, you'd have to approve that": he is not the one who acts. */
+const WANTS =
+  /^ (?:wants|asks|asked|says|said|tells|told|thinks|likes|would like|is (?:asking|waiting|hoping)|has asked|rang|called|wrote|suggests|insists)\b/i;
+
+type Named = ReturnType<typeof namedIn>[number];
+
+/** "Gus and Ada still have to": two of them, so that neither is meant alone. */
+function sharesWithAnother(text: string, one: Named, named: readonly Named[]): boolean {
+  const together = /^\s*(?:and|&)\s*$/i;
+  return named.some(
+    (other) =>
+      other.person.id !== one.person.id &&
+      together.test(text.slice(Math.min(one.end, other.end), Math.max(one.at, other.at))),
+  );
+}
+
+/** Who is named behind what is to be done: "review copies to the papers (Ruben)", "export for Ada: Ruben, by Friday". */
+function nameBehind(text: string, named: readonly Named[]): Named | undefined {
+  return named.findLast(
+    ({ at, end }) => /\S\s*(?:[(:]|\s[-–—])\s*$/.test(text.slice(0, at)) && /^\)?(?:[.,]|$)/.test(text.slice(end)),
+  );
+}
+
+const SEE_TO_IT =
+  /^(?:(?:and|so|but|then|also|just|please|kindly|do)[\s,]+)*(?:make (?:sure|certain)|ensure|see to it|take care|arrange|check)\b.*\b(?:someone|somebody|anyone|everyone|everybody)\b/i;
 
 const TEAM_WIDE =
-  /\b(?:someone|somebody|anyone|one of you|any of you|(?<!(?:whether|if|that|what|how|when|because|could|can|may|shall) )we (?:need(?! (?:the|an?|your|some|another|one|two|three|more|\d+)\b)|must|should(?! (?:like|appreciate|welcome|prefer|be (?:very |most )?(?:glad|grateful|pleased|obliged|happy|thankful)))|have)|the team|everyone|all of you|whoever)\b/i;
+  /\b(?:(?<!\b(?:of|for|with|to|by|from|like|about|at|let|give|ask|tell|ring|call|see) )(?:someone|somebody)|anyone|one of you|any of you|(?<!(?:whether|if|that|what|how|when|because|could|can|may|shall) )we (?:need(?! (?:the|an?|your|some|another|one|two|three|more|\d+)\b)|must|should(?! (?:like|appreciate|welcome|prefer|be (?:very |most )?(?:glad|grateful|pleased|obliged|happy|thankful)))|have)|the team|everyone|all of you|whoever)\b/i;
 
 /** Who has to act on a clause: named, addressed, or, where the letter has one addressee, "you". Null where nobody is. */
 export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null, ground: LetterGround): Person | null {
@@ -46,9 +72,21 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
     );
     return dealing?.person ?? null;
   }
+  const behind = clause.isListItem ? nameBehind(clause.text, named) : null;
+  if (behind) return behind.person;
   const acting = named.find(({ at, end }) => {
     const after = clause.text.slice(end);
     const before = clause.text.slice(0, at);
+    // "Gus was brilliant, somebody should tell him."
+    if (
+      /^['’]s\b/.test(after) ||
+      /^ (?:is(?! to\b)|was(?! (?:going|supposed)\b)|has been(?! asked)|had|did|does|looks|seems|found|made|got)\b/i.test(
+        after,
+      )
+    )
+      return false;
+    // "Will Gus still be there?" is about him; only a name that is called is asked.
+    if (kind === "question" && !/^[^\p{L}]*$/u.test(before) && !/,\s*$/.test(before)) return false;
     return (
       // "Go easy with the yeast, Ruben."
       (/,\s*$/.test(before) && /^[.!?)]*$/.test(after)) ||
@@ -63,6 +101,8 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
   const isTo = /\b(?:to|with|for|tell|told|ask|asked|remind|reminded|ring|call|send|give|let|from)\s+$/i;
   if (
     acting &&
+    !sharesWithAnother(clause.text, acting, named) &&
+    !(WANTS.test(clause.text.slice(acting.end)) && /\byou\b/i.test(clause.text.slice(acting.end))) &&
     !(isTo.test(clause.text.slice(0, acting.at)) && /\b(?:you|please)\b/i.test(clause.text.slice(0, acting.at)))
   ) {
     const isObject =
@@ -70,11 +110,20 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
       !/^\s+(?:to|will|can|could|should|must)\b/i.test(clause.text.slice(acting.end));
     if (!isObject) return acting.person;
   }
+  if (acting && sharesWithAnother(clause.text, acting, named)) return null;
+  // "Make sure that somebody is in": whoever reads it has to see to it.
+  if (SEE_TO_IT.test(clause.text)) return addressee ?? only(ground);
   const byRole = calledByRole(clause.text, ground.people.team);
   if (byRole && byRole.id !== ground.writer?.id) return byRole;
   if (ANYBODY.test(clause.text) && !/\b(?:from you|please you)\b/i.test(clause.text)) return null;
   if (addressee) return addressee;
-  const only = ground.to.length === 1 ? ground.to[0]! : (ground.greeted ?? null);
-  if (TEAM_WIDE.test(clause.text) && !/\b(?:you|your|from you)\b/i.test(clause.text)) return null;
-  return only && only.id !== ground.writer?.id ? only : null;
+  if (kind !== "question" && TEAM_WIDE.test(clause.text) && !/\b(?:you|your|from you)\b/i.test(clause.text))
+    return null;
+  return only(ground);
+}
+
+/** The one person whom a letter is to, or whom it greets. */
+function only({ to, greeted, writer }: LetterGround): Person | null {
+  const one = to.length === 1 ? to[0]! : (greeted ?? null);
+  return one && one.id !== writer?.id ? one : null;
 }

@@ -6,8 +6,8 @@ import { figuresOf } from "../time/figures-order";
 import { dayOf, type Moment, timeOf } from "../time/moment";
 import { findTimes } from "../time/rules/time-of-day";
 import { type Clause, clausesIn } from "./clauses";
-import { countedBack, countsBack } from "./counted-back";
-import { dueOf, TOLD } from "./due";
+import { countedBack, countedBackFromEvent, countsBack } from "./counted-back";
+import { dueOf, isRecurring, TOLD } from "./due";
 import { estimateOf, speaksOfWorkBefore } from "./estimate";
 import { hasteIn } from "./haste";
 import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
@@ -15,9 +15,10 @@ import { isReadable } from "./language";
 import { asOneItem, goesOn } from "./one-item";
 import { calledAt, greetedIn, ownerOf } from "./owner";
 import { withSubject, youOf } from "./passage-title";
-import { priorityOf } from "./priority";
+import { priorityOf, saysHowUrgent } from "./priority";
 import { KIND_RULES } from "./rules/list";
 import { markedBefore } from "./rules/marked";
+import { beforeName, namedBehind } from "./rules/named-behind";
 import { promise } from "./rules/promise";
 import { setRightBefore } from "./rules/set-right";
 import type { DueFound, FoundSlip, People, Person, SlipKind } from "./slip";
@@ -152,6 +153,13 @@ function isAdvert({ text, parts, automatic, references }: Letter, read: readonly
 /** Characters before a clause in which the day is looked for that it counts back from. */
 const LOOKED_BACK = 400;
 
+/** Words that can count back from an event: most clauses have none. */
+const COUNTS_BACK = /\b(?:days?|weeks?) (?:before|ahead of|prior to)\b/i;
+
+/** Somebody is to be somewhere at a time: "be there at nine", "someone's in after four". */
+const AT_A_TIME =
+  /\b(?:be (?:there|here|in|present|on site|ready)|is in|['’]s in|in|there|come|meet)\b.{0,20}\b(?:at|after|from|before|by)\s+\S+$/i;
+
 /** A limit that is only a time of day: "before nine" is today, or tomorrow where nine is past. */
 const TIME_LIMIT = /\b(?:by|before|until|till|no later than)\s*$/i;
 
@@ -161,21 +169,35 @@ function dueByContext(
   text: string,
   last: DueFound | null,
   before: () => readonly FoundDate[],
+  inParagraph: () => FoundDate | undefined,
   from: Moment,
 ): DueFound | null {
-  if (kind === "trouble" || kind === "question") return null;
-  const same = /\b(?:by|until|on|before) (?:the same (?:date|day)|then|that (?:date|day))\b/i.exec(text);
+  if (kind === "trouble" || kind === "question" || isRecurring(text)) return null;
+  const same =
+    /\b(?:(?:by|until|on|before|no later than|not later than) (?:the same (?:date|day)|then|that (?:date|day))|on the day)\b/i.exec(
+      text,
+    );
   if (same && TOLD.test(text.slice(0, same.index))) return null;
   const named = same && before().at(-1);
   if (same && named) return { day: named.day, time: named.time, others: named.others, words: same[0] };
   if (same && last) return { ...last, words: same[0] };
-  const limit = findTimes(text).find(
+  if (/^(?:please |and |but )*(?:do not|don['’]t|never|no\b|nobody|nothing)|\bno \p{L}+ in\b/iu.test(text)) return null;
+  // "It comes on Tuesday. Somebody should be there at nine.": on the day that was just named.
+  const times = findTimes(text);
+  const at = times.find((time) => AT_A_TIME.test(`${text.slice(0, time.start)}${text.slice(time.start, time.end)}`));
+  const day = at && inParagraph();
+  if (at && day && day.day > dayOf(from))
+    return { day: day.day, time: at.time, others: day.others, words: text.slice(at.start, at.end) };
+  const soon = kind === "promise" ? times.find(({ time }) => time > timeOf(from)) : undefined;
+  if (soon && /\bat\s/i.test(text.slice(Math.max(0, soon.start - 4), soon.end)))
+    return { day: dayOf(from), time: soon.time, others: [], words: text.slice(soon.start, soon.end) };
+  const limit = times.find(
     (time) => TIME_LIMIT.test(text.slice(0, time.start)) || TIME_LIMIT.test(`${text.slice(time.start).split(" ")[0]} `),
   );
   if (!limit) return null;
-  const day = dayOf(from);
+  const today = dayOf(from);
   return {
-    day: limit.time > timeOf(from) ? day : addDays(day, 1),
+    day: limit.time > timeOf(from) ? today : addDays(today, 1),
     time: limit.time,
     others: [],
     words: text.slice(limit.start, limit.end),
@@ -211,6 +233,30 @@ function isWork(kind: SlipKind): boolean {
 /** A slip with how long its work takes, which its reason says too. */
 function withEstimate(slip: FoundSlip, { minutes, words }: { minutes: number; words: string }): FoundSlip {
   return { ...slip, estimate: minutes, reason: `${slip.reason}, “${words}”` };
+}
+
+/** Whom the text turns to, and since which block of it. */
+interface Addressee {
+  readonly person: Person;
+  readonly block: number;
+  /** Whether the name is that of one point of a list, and does not hold for the next. */
+  readonly isPoint: boolean;
+}
+
+/** Whom the text turns to after a name is called. Of lines that each call another, as in a list, none holds for what follows. */
+function calledBehind(
+  before: Addressee | null,
+  person: Person,
+  { block, isListItem }: Clause,
+  isHere: boolean,
+): Addressee {
+  const isOneOfSeveral = before !== null && before.block === block - 1 && before.person.id !== person.id;
+  return { person, block, isPoint: isHere && (isListItem || isOneOfSeveral) };
+}
+
+/** The words of a clause that its title is made of. */
+function titleWords({ rule }: Judged, text: string): string {
+  return rule === namedBehind.name ? beforeName(text) : text;
 }
 
 /** A clause without the name with which it begins. */
@@ -262,11 +308,15 @@ export function readLetter(
   let lastDue: DueFound | null = null;
   /** The paragraph of the last slip. */
   let lastBlock: number | null = null;
-  let addressee: { person: Person; block: number } | null = null;
+  let addressee: Addressee | null = null;
   for (const [place, clause] of clauses.entries()) {
     const calledHere = calledAt(clause.text, everyone);
     const called = calledHere ?? (clause.lead ? calledAt(clause.lead, everyone) : null);
-    if (called) addressee = { person: called, block: clause.block };
+    if (called) {
+      addressee = calledBehind(addressee, called, clause, !!calledHere);
+    }
+    // A name at the head of one point of a list does not hold for the next.
+    else if (addressee?.isPoint && clause.block > addressee.block) addressee = null;
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
     // "ruben, count what is left": the order stands behind the name.
     const found =
@@ -277,6 +327,11 @@ export function readLetter(
     // "It should not take more than an hour" is said of what was asked before it, in the same paragraph.
     if (!found && estimate && last && isWork(last.kind) && last.estimate === null && lastBlock === clause.block)
       if (speaksOfWorkBefore(clause.text)) slips[slips.length - 1] = withEstimate(last, estimate);
+    const urgency = last && lastBlock === clause.block ? saysHowUrgent(clause.text) : null;
+    if (last && urgency) {
+      slips[slips.length - 1] = { ...last, priority: urgency, reason: `${last.reason}, “${clause.text}”` };
+      continue;
+    }
     if (!found || slips.length >= MOST_SLIPS) continue;
     // Trouble has no due date: its days are not looked for.
     const dates = found.kind === "trouble" ? [] : findDates(clause.text, from, settings.calendar, settings.figures);
@@ -292,11 +347,27 @@ export function readLetter(
         settings.calendar,
         settings.figures,
       );
+    const namedInParagraph = () => {
+      const paragraph = letter.text.lastIndexOf("\n\n", clause.start);
+      return findDates(
+        letter.text.slice(Math.max(0, paragraph, clause.start - LOOKED_BACK), clause.start),
+        from,
+        settings.calendar,
+        settings.figures,
+      ).at(-1);
+    };
     const due: DueFound | null =
       (back ? countedBack(clause.text, [...before(), ...dates]) : null) ??
+      (found.kind !== "trouble" && dates.length === 0 && COUNTS_BACK.test(clause.text)
+        ? countedBackFromEvent(
+            clause.text,
+            letter.text.slice(Math.max(0, clause.start - LOOKED_BACK), clause.start),
+            before(),
+          )
+        : null) ??
       dueOf(found.kind, clause.text, dates) ??
       (leadDates.length > 0 ? dueOf(found.kind, clause.lead!, leadDates) : null) ??
-      dueByContext(found.kind, clause.text, lastDue, before, from);
+      dueByContext(found.kind, clause.text, lastDue, before, namedInParagraph, from);
     lastDue = due ?? lastDue;
     const said = priorityOf(clause.text);
     const owner = ownerOf(found.kind, clause, addressee?.person ?? null, ground);
@@ -305,7 +376,13 @@ export function readLetter(
       start: clause.start,
       end: clause.end,
       title: withSubject(
-        titleOf(found.kind, clause.text, ground.writer, due && dates.length > 0 ? due.words : null, you),
+        titleOf(
+          found.kind,
+          titleWords(found, clause.text),
+          ground.writer,
+          due && dates.length > 0 ? due.words : null,
+          you,
+        ),
         letter.subject,
       ),
       owner: owner && owner.address !== "" ? owner.address : null,

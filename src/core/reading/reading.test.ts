@@ -72,7 +72,7 @@ test("of two questions in one sentence each has its answer; the two sides of one
   expect(quotes("What matters is the crust, so could you bake it longer?").map(([kind]) => kind)).toEqual(["ask"]);
   expect(quotes("When you come on Friday, could you bring the list?").at(-1)).toEqual([
     "ask",
-    "could you bring the list?",
+    "When you come on Friday, could you bring the list?",
   ]);
 });
 
@@ -258,4 +258,27 @@ test("turns that only look like asks, questions, promises or trouble are none; a
     "Copyright 2026 Crumb.",
   ];
   for (const text of said) expect(read(`Hi Anna,\n\n${text}\n\nDov`), text).toEqual([]);
+});
+
+const owners = (text: string) => read(text).map(({ owner, due }) => [owner?.split("@")[0] ?? null, due?.day ?? null]);
+
+test("a point with a name behind it is theirs, and a name at the head of one point does not hold for the next", () => {
+  const found = read(
+    "Hi all,\n\n- Proving baskets: Ben, by Friday\n- new aprons (Anna)\n- Ben: flour order\n- all keys back on the hook please\n",
+    { to: [anna!, ben!, cleo!] },
+  );
+  expect(found.map(({ kind }) => kind)).toEqual(["ask", "ask", "ask", "ask"]);
+  expect(found.map(({ owner }) => owner?.split("@")[0] ?? null)).toEqual(["ben", "anna", "ben", null]);
+  expect(found[0]!.title).toBe("Proving baskets");
+});
+
+test("two people named for one thing are neither alone; who only wants something does not have to act", () => {
+  expect(owners("Ben and Anna still have to hand in their hours.").at(-1)?.[0]).toBeNull();
+  expect(owners("Dov wants a third up front, so you would have to approve that.").at(-1)?.[0]).not.toBe("dov");
+});
+
+test("somebody is to be somewhere at a time: on the day that was just named", () => {
+  expect(owners("The oven man comes on Friday. Somebody should be there at nine.").at(-1)?.[1]).toBe(
+    owners("Please be there on Friday.").at(-1)?.[1],
+  );
 });

@@ -51,6 +51,16 @@ const PHRASES: readonly (readonly [string, string, string | null, readonly strin
   ["at half past two on Friday", "2026-11-27", "14:30", []],
   ["by 14.12.", "2026-12-14", null, []],
   ["not before the 3rd", "2026-12-03", null, []],
+  ["a week today", "2026-12-01", null, []],
+  ["this day week", "2026-12-01", null, []],
+  ["a fortnight tomorrow", "2026-12-09", null, []],
+  ["right this minute", "2026-11-24", null, ["2026-11-25"]],
+  // The Gregorian Easter of 2027 is 28 March (any almanac; here from memory).
+  ["by Good Friday", "2027-03-26", null, []],
+  ["before Easter", "2027-03-27", null, ["2027-03-28"]],
+  ["by Whit Monday", "2027-05-17", null, []],
+  ["before Christmas", "2026-12-24", null, ["2026-12-25"]],
+  ["on New Year's Eve", "2026-12-31", null, []],
 ];
 
 test("days in words are counted from the letter's own day", () => {
@@ -109,4 +119,26 @@ test("a typed date is understood whole, or refused with a sentence", () => {
     "x".repeat(5000),
   ])
     expect([text.slice(0, 20), read(text).kind]).toEqual([text.slice(0, 20), "unclear"]);
+});
+
+test("what only has its name from a day, lasts some days or counts from nothing known is no date", () => {
+  const words = [
+    "the Christmas party",
+    "Happy Easter",
+    "at Christmas time",
+    "for three days",
+    "within ten days of its arrival",
+    "on Sunday nights",
+    "a price for the week",
+  ];
+  for (const one of words) expect([one, findDates(`Please bake for ${one}.`, tuesday, PLAIN_WEEK)]).toEqual([one, []]);
+});
+
+test("first thing is the same morning, and the next one where it is afternoon", () => {
+  const [morning] = findDates("I'll ring them first thing.", tuesday, PLAIN_WEEK);
+  const [evening] = findDates("I'll ring them first thing.", friday, PLAIN_WEEK);
+  expect([morning?.day, evening?.day, evening?.others]).toEqual(["2026-11-24", "2026-11-28", ["2026-11-30"]]);
+  expect(findDates("I'll ring them on Thursday first thing.", friday, PLAIN_WEEK).map(({ day }) => day)).toEqual([
+    "2026-12-03",
+  ]);
 });

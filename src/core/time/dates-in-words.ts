@@ -4,9 +4,11 @@ import { addDays, type Day, dayFrom, daysBetween, type WorkingCalendar, weekdayO
 import { dayOf, type Moment, timeOf } from "./moment";
 import { endOfQuarter, endOfYear } from "./rules/ends";
 import { dayMonth, dayOfMonth, figures, isoDate, monthDay } from "./rules/explicit-date";
+import { feastDay } from "./rules/feast-days";
 import {
   dayAfterTomorrow,
   endOfMonth,
+  firstThing,
   fromNow,
   haste,
   inHours,
@@ -14,6 +16,7 @@ import {
   today,
   tomorrow,
   weekday,
+  weekFromNear,
 } from "./rules/near-days";
 import { ordinalWeekday } from "./rules/ordinal-weekday";
 import { findTimes } from "./rules/time-of-day";
@@ -39,6 +42,8 @@ const RULES: readonly DateRule[] = [
   monthDay,
   figures,
   dayOfMonth,
+  feastDay, // before weekday, which knows only “Friday” of “Good Friday”
+  weekFromNear, // before today and tomorrow
   dayAfterTomorrow, // before tomorrow
   tomorrow,
   today,
@@ -59,11 +64,12 @@ const RULES: readonly DateRule[] = [
   inHours,
   fromNow,
   haste,
+  firstThing, // where no day is named with it
 ];
 
 /** Something that every way of saying a day has: most clauses have none of it, and are not looked at any further. */
 const MAY_NAME_A_DAY =
-  /\d|day|week|month|year|quarter|fortnight|hour|morrow|tmr?w|night|morning|noon|evening|lunch|close of|cob|eod|asap|a\.s\.a|soon|away|immediate|once|forthwith|urgent|\b(?:mon|tue|wed|thu|fri|sat|sun|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i;
+  /\d|day|week|month|year|quarter|fortnight|hour|morrow|tmr?w|night|morning|noon|evening|lunch|close of|cob|eod|asap|a\.s\.a|soon|away|immediate|once|forthwith|urgent|first thing|instant|minute|christmas|easter|eve\b|epiphany|candlemas|halloween|mas\b|ascension|whit|pentecost|corpus|\b(?:mon|tue|wed|thu|fri|sat|sun|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i;
 
 /** Words before a day that move it: "before the 3rd" means the 2nd at the latest. */
 const BEFORE =
@@ -104,7 +110,17 @@ const NAMES_A_DAY = new RegExp(
 
 /** Words that the library takes for a day and that are none: "May I", "propose a day", "on the day". */
 const NAMES_NONE =
-  /^(?:may|march|sat|sun|mon|wed|(?:(?:on|in|for) )?(?:a|an|the|one|that|this) (?:day|month|fortnight))$/i;
+  /^(?:may|march|sat|sun|mon|wed|(?:(?:on|in|for) )?(?:a|an|the|one|that|this) (?:day|week|month|fortnight))$/i;
+
+/** "For three days": how long, not when. */
+const DURATION = /^(?:for |about |some )?(?:\d+|[a-z]+) (?:days?|weeks?|fortnights?|months?)$/i;
+
+/** "On Sunday nights": no one Sunday. */
+const REPEATED = /^ (?:nights|mornings|afternoons|evenings)\b/i;
+
+/** "Within ten days of its arrival": counted from something that is not on any calendar yet. */
+const SPAN = /^(?:in|within|inside)\b/i;
+const COUNTED_FROM = /^\s+(?:of|after|from|following)\b/i;
 
 /** Words that put the day into the past: chrono's forward reading would turn them round. */
 const PAST = /\b(?:last|ago|yesterday|since|previous|every|each)\b/i;
@@ -136,6 +152,8 @@ export function findDates(
     const words = text.slice(found.start, found.end);
     if (PAST.test(words) || PAST.test(text.slice(Math.max(0, found.start - 8), found.start))) continue;
     if (!NAMES_A_DAY.test(words) || NAMES_NONE.test(words)) continue;
+    if (DURATION.test(words) || REPEATED.test(text.slice(found.end))) continue;
+    if (SPAN.test(words) && COUNTED_FROM.test(text.slice(found.end))) continue;
     finds.push({ ...found, rule: "chrono", rank: RULES.length });
   }
   finds.sort(

@@ -1,3 +1,5 @@
+import { tellingWords } from "../../finding/telling-words";
+import { TURNS_TO } from "../bare-answer";
 import type { FollowContext } from "../context";
 import type { OpenItem } from "../item";
 import { passedTo } from "../passed-to";
@@ -27,11 +29,20 @@ const TELLS = 0.5;
 const BORNE_OUT = 0.6;
 const BORNE_OUT_WHAT = 0.8;
 
+/** Telling words from which an ask speaks of a thing of its own. */
+const OWN_WORDS = 2;
+
 /** How sure a change is: by rules and words alike, by rules that name the thing, by rules alone; by words alone it is never sure. */
 const AGREED = 0.9;
 const NAMED = 0.7;
 const RULED = 0.6;
 const WEIGHED = 0.55;
+
+/** "Could you also letter the spine of the atlas?": an ask with words of its own is no reminder of another. */
+function asksSomethingElse({ text }: Segment, item: OpenItem): boolean {
+  const words = [...tellingWords(text)];
+  return TURNS_TO.test(text) && words.length >= OWN_WORDS && !words.some((word) => item.words.has(word));
+}
 
 /** What the weighed words say, in the terms of the rules. */
 function saidBy(context: FollowContext, item: OpenItem, { change, segments, segment }: Weighed): Said {
@@ -99,5 +110,6 @@ export function choose(
   // Who owes it and asks back changes nothing yet.
   if (/\?$/.test(weighed.segment.text) && context.sides.owes(context.writer, item)) return null;
   if (weighed.segments.some((one) => taken.has(one))) return null;
+  if (weighed.change === "reminded" && asksSomethingElse(weighed.segment, item)) return null;
   return { said: saidBy(context, item, weighed), segment: weighed.segment, confidence: WEIGHED };
 }

@@ -12,6 +12,7 @@ const PATTERNS = [WRONG, AMISS];
 export const amiss: KindRule = {
   name: "something is wrong, short or missing",
   confidence: 0.7,
+  counts: 1.1,
   says: "trouble",
   find: ({ text }) => (PATTERNS.some((pattern) => pattern.test(toldIn(text))) ? "trouble" : null),
 };

@@ -15,6 +15,7 @@ const ANNOUNCED = phrases(`
 export const badNews: KindRule = {
   name: "it is told as bad news",
   confidence: 0.85,
+  counts: 0.8,
   says: "trouble",
   find: ({ text }) => (ANNOUNCED.test(toldIn(text)) ? "trouble" : null),
 };

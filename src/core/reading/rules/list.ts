@@ -15,6 +15,7 @@ import { halfSaid } from "./half-said";
 import { indirectQuestion } from "./indirect-question";
 import { listPoint } from "./list-point";
 import { meansLack } from "./means-lack";
+import { namedBehind } from "./named-behind";
 import { need } from "./need";
 import { nothing } from "./nothing";
 import { offered } from "./offered";
@@ -30,9 +31,11 @@ import { question } from "./question";
 import { reminder } from "./reminder";
 import { suggested } from "./suggested";
 import { thingsFail } from "./things-fail";
+import { tooFew } from "./too-few";
 import { undertaking } from "./undertaking";
 import { unhappy } from "./unhappy";
 import { unmarkedQuestion } from "./unmarked-question";
+import { wantedBy } from "./wanted-by";
 import { whoever } from "./whoever";
 import { willCome } from "./will-come";
 
@@ -45,6 +48,7 @@ export const KIND_RULES: readonly KindRule[] = [
   colleague,
   forSomebody,
   givenTo,
+  namedBehind,
   listPoint,
   polite, // an ask put as a question is an ask
   please,
@@ -55,6 +59,7 @@ export const KIND_RULES: readonly KindRule[] = [
   owed,
   need,
   duty,
+  wantedBy,
   indirectQuestion,
   firstQuestion, // before the question with its mark, which it never answers for
   question,
@@ -64,6 +69,7 @@ export const KIND_RULES: readonly KindRule[] = [
   undertaking,
   willCome,
   goodsHarmed, // trouble last: a clause that asks or promises is that first
+  tooFew,
   goodwill, // before others who are unhappy, as goodsHarmed before other damage: plainer, so they count for more
   damage,
   amiss,

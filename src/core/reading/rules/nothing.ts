@@ -1,10 +1,10 @@
 import type { KindRule } from "../kind-rule";
 
 const COURTESY =
-  /\b(?:let (?:me|us) know if (?:you (?:have|need|want|would|require|get stuck|run into|are (?:unsure|not sure|in doubt))|you['’]d|there|anything|something|that|this)|(?:if|should) you have any (?:\w+ )?(?:questions?|queries|concerns)|any (?:questions|queries|problems),|feel free|(?:don['’]t|do not|never) hesitate|find (?:it )?(?:attached|enclosed)|(?:please )?(?:see|find) (?:the )?(?:attached|enclosed|below)|how are you|how['’]s (?:it going|things|life)|how was your|hope (?:you(?! (?:will|can|could|would|might) (?!be|have|enjoy|like|understand|agree|feel|get|forgive|not|find|see)\w+)|this|that|all|everyone)|looking forward|look forward|(?:nice|good|great|lovely) to (?:meet|see|hear)|happy to (?:help|discuss|answer)|at your disposal|thank you for|thanks for|(?:ta|cheers|much obliged) for|many thanks|congratulations|have a (?:good|nice|great|lovely)|take care(?! (?:of|to|that|not)\b)|take your time|see you (?:on|at|there|then|tomorrow|next|soon)|talk soon|speak soon|bear with|(?:excuse|forgive|pardon) (?:me|us|my|our|the|this|any)|sorry (?:for|about|to(?! (?:say|tell|report|inform|have to)\b))|with apologies|who knows|would you believe|can you believe|guess what|isn['’]t it|you know how|please note|let['’]s (?:hope|see)|rest assured(?! that (?:i|we|our|you))|never mind)\b/i;
+  /\b(?:let (?:me|us) know if (?:you (?:have|need|want|would|require|get stuck|run into|are (?:unsure|not sure|in doubt))|you['’]d|there|anything|something|that|this)|(?:if|should) you have any (?:\w+ )?(?:questions?|queries|concerns)|any (?:questions|queries|problems),|feel free|(?:don['’]t|do not|never) hesitate|find (?:it )?(?:attached|enclosed)|(?:please )?(?:see|find) (?:the )?(?:attached|enclosed|below)|how are you|how['’]s (?:it going|things|life)|how was your|hope (?:you(?! (?:will|can|could|would|might) (?!be|have|enjoy|like|understand|agree|feel|get|forgive|not|find|see)\w+)|this|that|all|everyone)|looking forward|look forward|(?:nice|good|great|lovely) to (?:meet|see|hear)|happy to (?:help|discuss|answer)|(?:i|we)(?: am| are|['’]m|['’]re|['’]ll be| will be)(?: always| gladly)? at your disposal|thank you for|thanks for|(?:ta|cheers|much obliged) for|many thanks|congratulations|have a (?:good|nice|great|lovely)|take care(?! (?:of|to|that|not)\b)|take your time|see you (?:on|at|there|then|tomorrow|next|soon)|talk soon|speak soon|just so you know\b|ask(?:ing)? (?:you )?for your (?:understanding|patience|indulgence|forgiveness)|bear with|^(?:please |do |and |but |you must )*(?:excuse|forgive|pardon) (?:me|us|my|our|the|this|any)|sorry (?:for|about|to(?! (?:say|tell|report|inform|have to)\b))|with apologies|(?<!(?:body|one|people|those|man|woman|person|somebody|someone) )who knows(?= if|[.,!?]|$)|would you believe|can you believe|guess what|isn['’]t it|you know how|please note|let['’]s (?:hope|see)|rest assured(?! that (?:i|we|our|you))|never mind)\b/i;
 
 const RELEASE =
-  /\b(?:no longer (?:need|want|require)|no need (?:to|for)|no (?:further |immediate |special )?(?:action|reply|answer|response|payment|signature) (?:is |will be )?(?:needed|required|necessary|due)|(?:don['’]t|do not) (?:bother|worry|need to)|needn['’]t|can (?:follow|wait|come) later|not (?:necessary|needed)|there is no hurry to|you don['’]t have to|forget about it|on my account)\b/i;
+  /\b(?:no longer (?:need|want|require)|no (?:more |further )?need (?:to|for)|nothing (?:further|more|else) is (?:needed|required|wanted)|no (?:further |immediate |special )?(?:action|reply|answer|response|payment|signature) (?:is |will be )?(?:needed|required|necessary|due)|(?:don['’]t|do not) (?:bother|worry|need to|(?:reply|answer|respond)(?: to (?:this|me|it))?(?=[,.!]|$))|needn['’]t|can (?:follow|wait|come) later|not (?:necessary|needed)|there is no hurry to|you don['’]t have to|forget about it|on my account)\b/i;
 
 /** Consent to what somebody else has proposed: "Go ahead as you say." With an object of its own it asks ("go ahead with the order"). */
 const CONSENT =
@@ -16,20 +16,32 @@ const HELP_OFFERED =
 
 /** "Do call if anything is unclear", "I have to ask the bakers first", "the workshop needs until Monday": nothing is asked, nothing promised. */
 const OPEN_DOOR =
-  /^(?:please )?do (?:call|ring|write|ask|say|shout|get in touch|let (?:me|us) know|not hesitate)\b|\b(?:have|need|want) to (?:ask|check with|speak (?:to|with)|talk (?:to|with)|consult) .{1,40} first\b|\bneeds (?:until|till)\b|^please (?:see|find) (?:[\w'’-]+ ){0,4}(?:attached|enclosed)\b/i;
+  /^(?:please )?do (?:(?:call|ring|write|ask|say|shout|get in touch)(?=\s*(?:[.,!]|$|me\b|us\b|to (?:me|us)\b|if\b|should\b|when|any|at any|with (?:me|us|any)))|let (?:me|us) know(?! whether| which| what| when| how| who)|not hesitate)\b|\b(?:have|need|want) to (?:ask|check with|speak (?:to|with)|talk (?:to|with)|consult) .{1,40} first\b|\bneeds (?:until|till)\b|^please (?:see|find) (?:[\w'’-]+ ){0,4}(?:attached|enclosed)\b/i;
 
 const ADVERT =
   /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|copyright (?:\(c\) )?\d{4}|terms and conditions)\b/i;
 
 /** Turns that have the form of an order or a duty, and ask nothing. */
 const IDIOM =
-  /^an? [\p{L}-]+ (?:should(?: not|n['’]t)|(?:should|must) never|must not|never) [a-z]+\b|^(?:(?:well|now|so|but|and|ok|oh)[, ]+)*(?:(?:i|we)(?:['’]ll| will) keep (?:watching|hoping|trying|wondering|dreaming|smiling)\b|believe it or not|believe (?:me|you me)|trust me|mind you|(?:do not|don['’]t) (?:mind me|get me wrong|ask me (?:why|how)|worry about me)|never mind|correct me if|think about it|guess what|take it or leave it|go figure|bear in mind|far be it|suffice it to say|truth be told|come to think of it|rest assured|make no mistake|run,? (?:don['’]t|do not) walk|(?:do not|don['’]t) (?:lose heart|despair|panic|be shy|be too hard|take it (?:amiss|to heart)))\b|\b(?:you|we|they|it|that|everything|things|all) should (?:now |then |soon |all )?be (?:all set|all right|alright|fine|ok|okay|good(?: to go)?|safe|sorted)\b|\bthey (?:are|were|will be) (?:asked|requested|required|reminded|instructed) to\b/iu;
+  /^an? [\p{L}-]+ (?:should(?: not|n['’]t)|(?:should|must) never|must not|never) [a-z]+\b|^(?:(?:well|now|so|but|and|ok|oh)[, ]+)*(?:(?:i|we)(?:['’]ll| will) keep (?:watching|hoping|trying|wondering|dreaming|smiling)\b|believe it or not|believe (?:me|you me)|trust me|mind you|(?:do not|don['’]t) (?:mind me|get me wrong|ask me (?:why|how)|worry about me)|never mind|correct me if|think about it|guess what|take it or leave it|go figure|bear in mind(?!.*\b(?:may|must|has to|have to|should|needs? to)\b)|far be it|suffice it to say|truth be told|(?:[\p{L} ]{3,20}: )?don['’]t ask[.!]*$|(?:kindly |please )?(?:quote|state|cite) (?:our|this|the|your) (?:reference|file|case|order|customer)\b.*\b(?:correspondence|enquiries|inquiries|replies|replying|contacting|communications?)|come to think of it|rest assured|make no mistake|consider (?:the|this|that|it|yourself|yourselves) (?:\w+ ){0,6}?(?:closed|done|settled|sorted|invited|warned|hugged|thanked)\b|i (?:just |only )?want(?:ed)? you (?:all |both )?to know\b|run,? (?:don['’]t|do not) walk|(?:please )?(?:do not|don['’]t) make me (?:laugh|cry|come|blush)|(?:please )?(?:do not|don['’]t) (?:lie awake|lose (?:any |your |too much )?sleep|wait up|lose heart|despair|panic|be shy|be too hard|take it (?:amiss|to heart)))\b|\b(?:you|we|they|it|that|everything|things|all) should (?:now |then |soon |all )?be (?:all set|all right|alright|fine|ok|okay|good(?: to go)?|safe|sorted)\b|\bthey (?:are|were|will be) (?:asked|requested|required|reminded|instructed) to\b/iu;
 
 /** "Please ignore this": what was written is taken back. */
 const TAKEN_BACK = /\b(?:ignore (?:this|that|it|my|the (?:last|previous|above))|disregard (?:this|that|my|the))\b/i;
 
 const OFFER =
   /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|wish|prefer)\b|if you want,|if (?:it|that|this) (?:(?:would|might|will) help|helps)\b,? (?:i|we)\b|you (?:could|can|may|might) (?!(?:also )?(?:want|wish|like|need) to )(?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)|\byou(?:['’]re| are| would be) (?:very |most |always |also |all )?welcome to [a-z]/i;
+
+/** "Could I ask one more favour?", "I am afraid I must trouble you again": what it is about follows. */
+const ANNOUNCES_ONLY =
+  /^(?:(?:and|so|but|well|now)[,\s]+)*(?:(?:could|can|may|might) i (?:just |also )?(?:ask|beg|trouble) (?:you )?(?:for |of you )?(?:a|an|one|another|two) (?:(?:more|last|other|further|small|little|quick|big|great|tiny) )*(?:favou?rs?|questions?|things?)\b[^.?!]{0,20}[.?!]*$|(?:i(?:['’]m| am) (?:afraid|sorry)(?: that)? )?i (?:must|have to|need to) (?:trouble|bother|disturb|pester) you (?:again|once more|with\b)|i(?:['’]m| am)? ?(?:only |just )?(?:asking|mentioning (?:it|this)|saying (?:it|this)) (?:because|since|as)\b|(?:only |just )?asking (?:because|since|as)\b)/i;
+
+/** "Please accept the honey", "please accept our thanks": given, not asked. */
+const GIVEN =
+  /\bplease accept (?:my|our|the|this|these|a|an|with)\b(?!.*\b(?:invit|offer|terms|quot|request|order|change|appointment|proposal|delivery|parcel|by\b))/i;
+
+/** "Delivery takes three to five days": how long something takes as a rule. */
+const LASTS =
+  /^(?!i\b|we\b|you\b)(?:[\p{L}-]+ ){1,4}takes? (?:about |around |roughly |up to |at least )?(?:\d+|a|an|one|two|three|four|five|six|ten|half an?)(?:(?:-| to | or )(?:\d+|two|three|four|five|six|ten))? (?:working )?(?:minutes?|hours?|days?|weeks?|months?|mornings?|nights?)(?: (?:to \p{L}+|as a rule|by (?:road|sea|rail|air|post)|on average))*[.!]?$/iu;
 
 /** Courtesy, releases, offers and adverts, which look like asks and are none. Stands first, so that no later rule takes them. */
 export const nothing: KindRule = {
@@ -38,10 +50,16 @@ export const nothing: KindRule = {
   says: "nothing",
   find(clause) {
     const { text } = clause;
+    if (LASTS.test(text)) return "nothing";
+    if (ANNOUNCES_ONLY.test(text) || GIVEN.test(text)) return "nothing";
     if (ADVERT.test(text) || OPEN_DOOR.test(text) || IDIOM.test(text)) return "nothing";
     if (RELEASE.test(text) && !/\bhold\b|\bdon['’]t send\b/i.test(text)) return "nothing";
     if (TAKEN_BACK.test(text) || CONSENT.test(text.trim()) || HELP_OFFERED.test(text)) return "nothing";
-    if (OFFER.test(text) && !/\b(?:please|could you|can you|must|ha(?:s|ve) to|needs? to)\b/i.test(text.slice(12)))
+    if (
+      OFFER.test(text) &&
+      !/^if you(?: would)? (?:like|wish|prefer)[^,]{3,60}, (?:tell|let|say|ring|call|write|choose)\b/i.test(text) &&
+      !/\b(?:please|could you|can you|must|ha(?:s|ve) to|needs? to)\b/i.test(text.slice(12))
+    )
       return "nothing";
     const courtesy = COURTESY.exec(text);
     if (!courtesy) return null;

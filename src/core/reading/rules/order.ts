@@ -5,7 +5,7 @@ import { isNoAsk } from "../own-duty";
 
 /** "It is the wrong file, send the right one.": an order after a comma. */
 const AFTER_COMMA =
-  /,\s+(?=(?:send|give|make|tell|call|ring|check|bring|take|put|get|ask|stop|hold|use|change|replace|book|order|sign|write|read|mail|post|print|pay|wait|leave|keep|let|come|see that|do|return|forward|pass|add|move|swap|cancel|confirm|reply|answer|collect|fetch|remove|repeat|include|start|finish)\b)/i;
+  /,\s+(?=(?:send|give|make|tell|call|ring|check|bring|take|put|get|ask|stop|hold|use|change|replace|book|order|sign|write|read|mail|post|print|pay|wait|leave|keep|let|come(?! (?:mon|tues|wednes|thurs|fri|satur|sun|tomorrow|today|in |from ))|see that|do|return|forward|pass|add|move|swap|cancel|confirm|reply|answer|collect|fetch|remove|repeat|include|start|finish)\b)/i;
 
 const PHRASE_FIRST =
   /^(?:for|in|at|on|with|to|by|as|from now on|next time|this time|given|out of)\b[^,]{2,50},\s+(?=\p{Ll})/iu;
@@ -18,6 +18,7 @@ const IF_FIRST =
 export const order: KindRule = {
   name: "an order",
   confidence: 0.75,
+  counts: 1.6,
   says: "ask",
   find({ text }) {
     const bare = bareClause(text);

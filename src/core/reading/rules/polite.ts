@@ -9,6 +9,7 @@ const IF_SOMEBODY = /^if (?:\p{Lu}\p{L}+|somebody|someone|one of you|you) (?:cou
 export const polite: KindRule = {
   name: "a polite request",
   confidence: 0.95,
+  counts: 2.5,
   says: "ask",
   find({ text }) {
     const bare = bareClause(text);

@@ -7,9 +7,15 @@ const GOING_TO =
   /^(?:(?:so|and|then|ok|yes)[, ]+)*(?:ill|well|youll|theyll|shell|hell|itll) (?:be with you|send|get|do it|have it|bring|ring|call|come|take|make|let you|check|ask|tell|write|give|pass|post|fix|book|drop|pick|chase|sort|pop|grab|leave|speak|talk|print|order|finish|start|fetch|deliver|email|mail|text|phone|forward|put|find|pay|return|collect|prepare)\b|\b(?:i['’]m|i am|we['’]re|we are) (?:going|about) to (?!be\b|need|have to|miss)\w+|(?<!before |if |when |until |once )\b(?:i|we)(?:['’]ve| have)? promised?\b|\bpromises? (?:it|them|that|this)? ?(?:for|by) |\bleave [\w ]{2,40} (?:with|to) (?:me|us)\b|^will (?!you\b|there\b|it\b|that\b|this\b|the\b|be\b|we\b|they\b|he\b|she\b|i\b|any|some|your\b|our\b|not\b|your)\w+|^will (?:do|send|get|have|let|ring|check|report)\b/i;
 /** "I'm ringing them tomorrow": what is about to be done, with its day. */
 const DOING_SOON =
-  /\b(?:i['’]m|i am|we['’]re|we are) sending (?:\p{Lu}\p{L}+|someone|somebody|a (?:man|driver|fitter|technician)|our \p{L}+)\b|\b(?:i['’]m|i am|we['’]re|we are)\s+(?!being|going (?!there|over|round|to (?:the|see|look|ask|ring|call|talk|speak)\b)|having|looking|hoping|waiting|travelling|traveling|working|leaving|flying|staying|moving|thinking|living|sitting|trying|closing|opening|expecting|wondering|missing|meeting)\w+ing\b.{2,60}\b(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week)|next week|(?:on|for|by) (?:mon|tues|wednes|thurs|fri|satur|sun)day|first thing|on the day|with me|myself|at (?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|noon))\b/iu;
+  /\b(?:i['’]m|i am|we['’]re|we are) (?:sending|ringing|calling|writing to|phoning|mailing|emailing) (?:the|him|her|them|you|my|our|\p{Lu}\p{L}+|someone|somebody|a (?:man|driver|fitter|technician)|our \p{L}+)\b|\b(?:i['’]m|i am|we['’]re|we are)\s+(?!being|going (?!there|over|round|to (?:the|see|look|ask|ring|call|talk|speak)\b)|having|looking|hoping|waiting|travelling|traveling|working|leaving|flying|staying|moving|thinking|living|sitting|trying|closing|opening|expecting|wondering|missing|meeting)\w+ing\b.{1,60}\b(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week)|next week|(?:on|for|by) (?:mon|tues|wednes|thurs|fri|satur|sun)day|first thing|right (?:now|away|this)|straight away|at once|this (?:minute|second|instant)|as we speak|on the day|with me|myself|at (?:\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|noon))\b/iu;
+/** "Dropping it off on the way home", of people who write without "I'm". */
+const DOING_WITHOUT_I =
+  /^(?:just |now |am |so |ok |already )*(?:dropping|sending|bringing|ringing|calling|posting|ordering|picking|booking|chasing|taking|fetching|sorting|writing|printing|paying|emailing|mailing|collecting|converting|fixing|mending|cleaning|delivering|phoning|replacing|(?:talking|speaking|writing) to \p{L}+ about|looking into|looking at|going through|going over|seeing to|dealing with|working on) (?:up |off |round |over |in |out )?(?:it|them|the|him|her|you|one|a|an|more|some|two|three|this|that|my|our|your|another|new)\b(?!.*\b(?:is|was|are|were|would|takes?|costs?|helps?)\b)/iu;
+/** "Redrawing it Thursday", "ordering tomorrow". */
+const DOING_ON_A_DAY =
+  /^(?:just |now |am |so |ok |but |and )*(?!(?:hoping|looking|waiting|travelling|going|flying|leaving|meeting|staying|being|having|wondering|thinking|trying|seeing|working|starting|opening|closing|arriving|coming|sitting|living|feeling|getting|according|owing|during|following|regarding|concerning|including|something|anything|nothing|everything|morning|evening|training|building|wedding|meeting|raining|snowing|sailing|missing|planning|parking|running)\b)[a-z]{3,}ing\b(?: (?!is\b|was\b|are\b|were\b|would\b)[^\s,.;]+){0,6} (?:today|tonight|tomorrow|tmrw|tmw|mon|tues?|wed|thurs?|fri|(?:mon|tues|wednes|thurs|fri|satur|sun)day|first thing|next week|this (?:morning|afternoon|evening|week))\b/i;
 const YOU_WILL_HAVE =
-  /\byou(?:['’]ll| will| shall| should) (?:have(?! (?:already |just |surely |probably |all )?(?:heard|noticed|thought|seen|read|found|guessed|received|had|got|[a-z]+ed)\b)|get|receive|hear|know (?:more|by|on|tomorrow|in|within)|be the first\b|find (?!(?:it |them |the |a |an |our |my |all |everything )?(?:[\w-]+ ){0,4}(?:below|attached|enclosed|above|online|here|in|on|at|under)\b)|be (?:sent|credited|refunded|informed|contacted|told|paid|reimbursed|hearing|getting|receiving))\b/i;
+  /\byou(?:['’]ll| will| shall| should) (?:have(?! (?:already |just |surely |probably |all )?(?:heard|noticed|thought|seen|read|found|guessed|received|had|got|[a-z]+ed)\b)|get|receive|hear|know (?:more|by|on|tomorrow|in|within)|be the first\b|find (?!(?:it |them |the |a |an |our |my |all |everything )?(?:[\w-]+ ){0,4}(?:below|attached|enclosed|above|online|here|in|on|at|under)\b)|be (?:sent|credited|refunded|informed|notified|advised|contacted|phoned|telephoned|called|told|paid|reimbursed|compensated|invited|hearing|getting|receiving))\b/i;
 const LET_ME = /^let me (?!know\b|explain|say|add|be\b|put|remind|introduce)\w+/i;
 const CONDITION = /\b(?:if (?:you|we|it|they|that|i)|in case|unless we|once you|as soon as you)\b/i;
 /** "I know somebody and will ask her". */
@@ -20,7 +26,7 @@ const OFFICE_WILL =
 
 /** "I talk to the head on Wednesday", "I can put you in touch": said as if it were done. */
 const AS_IF_DONE =
-  /^(?:so )?i (?:talk|speak|ring|call|send|bring|order|write|fetch|collect|post|deliver|pick|drop|book|pay)\b(?: \S+){1,8} (?:today|tonight|tomorrow|(?:on|by) (?:mon|tues|wednes|thurs|fri|satur|sun)day|next week)\b|\b(?:i|we) can put you in touch\b/i;
+  /^(?:so )?i (?:talk|speak|ring|call|send|bring|order|write|fetch|collect|post|deliver|pick|drop|book|pay)\b(?: \S+){1,8} (?:today|tonight|tomorrow|(?:on|by) (?:mon|tues|wednes|thurs|fri|satur|sun)day|next week)\b|^(?:so )?i ask (?:in|at|the|him|her|them|my|our|around|round)\b|\b(?:i|we) can put you in touch\b/i;
 
 /** "With this letter we are sending you": it is done. */
 const SENT_HEREWITH = /\b(?:with this (?:letter|mail|message|note)|herewith|by the same post)\b/i;
@@ -45,7 +51,9 @@ export const promise: KindRule = {
     if (AS_IF_DONE.test(bare)) return "promise";
     if (OFFICE_WILL.test(bare) && !/\b(?:not|be able)\b/i.test(bare)) return "promise";
     if (WILL.test(bare)) return CONDITION.test(bare.slice(0, 20)) ? null : "promise";
-    return [DOING_SOON, GOING_TO, YOU_WILL_HAVE, LET_ME, AND_WILL].some((pattern) => pattern.test(bare))
+    return [DOING_SOON, DOING_WITHOUT_I, DOING_ON_A_DAY, GOING_TO, YOU_WILL_HAVE, LET_ME, AND_WILL].some((pattern) =>
+      pattern.test(bare),
+    )
       ? "promise"
       : null;
   },

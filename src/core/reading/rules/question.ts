@@ -16,10 +16,19 @@ export const question: KindRule = {
     if (!/\?["'”’)]*$/.test(text)) return null;
     if (RHETORICAL.test(bare) || DOUBTED_WORD.test(text)) return "nothing";
     // "Can you do without?" asks whether they can, not that they do.
-    if (/^(?:can|could) you (?:do without|manage(?: without| so)?|cope|live with (?:it|that))\W*$/i.test(bare))
+    if (
+      /^(?:can|could) you (?:do without|manage(?: without| so)?|cope|live with (?:it|that|\S+(?: \S+){0,6}))\W*$/i.test(
+        bare,
+      )
+    )
       return "question";
     // "May we have the programme by Monday?" wants the thing, not a yes.
-    if (/^(?:may|can|could|might) (?:i|we) (?:please )?(?:have|get|borrow|see|receive)\b/i.test(bare)) return "ask";
+    if (
+      /^(?:may|can|could|might) (?:i|we) (?:please )?(?:have(?! (?:until|till|another|one more|a (?:day|week|moment))\b)|get|borrow|see|receive)\b/i.test(
+        bare,
+      )
+    )
+      return "ask";
     return bare.split(/\s+/).length >= 3 ||
       /^(?:when|where|who|what|which|why|how|may|can|could|should|shall|will|does?|did)\b/i.test(bare)
       ? "question"

@@ -11,6 +11,7 @@ const AS_SAID = phrases(`
   (?:we|i) (?:still )?(?:have|had) (?:nothing|no (?:reply|answer|word|news|response)) (?:yet )?(?:from you|to (?:our|my))
   your (?:\\p{L}+ ){1,4}(?:is|are)(?: still| now| also)? (?:missing|outstanding|lacking|awaited|overdue|wanting)
   (?:is|are) (?:now |still |long )?(?:overdue|payable|outstanding)(?: from you| for payment)?
+  (?:i|we)(?: also)?(?: may| must)? (?:take the liberty of|allow (?:myself|ourselves) to) (?:remind|reminding|recall|recalling|ask|asking)
   (?:payment|the balance|the deposit|the fee|the rent|the rest|a deposit)(?: \\p{L}+){0,4} (?:is|are|falls|becomes) (?:now |then )?(?:due|payable)
 `);
 

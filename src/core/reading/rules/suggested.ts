@@ -38,6 +38,7 @@ const SUGGESTED = phrases(`
   (?:it(?:'s| is) )?your (?:turn|job|task|part|duty) (?:is )?to
   (?:i|we)(?:'m| am|'re| are)? (?:hope|hoping)(?: very much)?(?: that)? (?:you|someone|somebody|one of you) (?:can|could|will|would|might)(?! (?:be\\b|have\\b|enjoy|like|understand|agree|feel|get well|forgive|not\\b|find\\b|see\\b))
   (?:i|we) could (?:use|do with)
+  (?:might|may|would|could) be worth (?:\\p{L}+ing|an? )
   ^(?:(?:and|so|also|but) )?(?:would|might) be (?:good|wise|best|better|useful|helpful|great|nice|lovely|sensible|worth) (?:to \\p{L}+|if|\\p{L}+ing)
   (?:i|we)(?: kindly| therefore| also| hereby)? (?:ask|request|require|invite|expect) (?:all |any |each |both |every )?(?:\\p{L}+ ){1,3}to (?!be\\b)\\p{L}+
   (?:i|we)(?:'ll| will) be (?:needing|wanting)
@@ -60,7 +61,7 @@ const SUGGESTED = phrases(`
 
 /** "A first idea by Friday would be splendid", but not "that would be splendid", which consents. */
 const WOULD_BE_GOOD =
-  /^(?!(?:it|that|this|which|what|friday|monday|tuesday|wednesday|thursday|yes|either|both|any)\b)(?:a|an|the|your|some|\w+) .{6,80}(?:would|['’]d) (?:suffice|do nicely|be (?:most |very |really |absolutely )?(?:enough|splendid|great|lovely|ideal|perfect|wonderful|fantastic|super|useful|helpful|best|kind|handy|nice|good|marvellous))[.!]?$/i;
+  /^(?!(?:it|that|this|which|what|friday|monday|tuesday|wednesday|thursday|yes(?! or no)|either|both|any)\b)(?:a|an|the|your|some|\w+) .{6,80}(?:would|['’]d) (?:suffice|do nicely|be (?:most |very |really |absolutely )?(?:enough|splendid|great|lovely|ideal|perfect|wonderful|fantastic|super|useful|helpful|best|kind|handy|nice|good|marvellous))[.!]?$/i;
 
 /** "Nothing may leave the archive." */
 const FORBIDDEN = /^(?:nothing|nobody|no one|no \p{L}+) (?:may|must|is to|are to|shall|should)\b/iu;
@@ -79,6 +80,7 @@ const LETS =
 export const suggested: KindRule = {
   name: "it is suggested or expected",
   confidence: 0.8,
+  counts: 1.7,
   says: "ask",
   find({ text }) {
     const bare = bareClause(text);

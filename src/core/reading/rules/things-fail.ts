@@ -20,7 +20,7 @@ const TURNS = phrases(`
   (?:has|have)(?<!\\b(?:nothing|nobody|none) (?:has|have)) been (?:revoked|withdrawn|refused|suspended|rejected|stopped|terminated|lost|stolen|delayed|damaged|leaked|forced)
   (?:came|come|arrived|turned up|delivered|received)(?: \\p{L}+)? (?:wet|twisted|late|empty|short|cold|warped|bent|unfinished|unlabelled|unpacked|damaged|in (?:a )?(?:damaged|bad|poor|terrible) (?:condition|state))
   (?:dogs?|goats?|mouse|mice|rats?|moths?|cats?|birds|pigeons?|slugs|deer|fox|foxes|squirrels?|crows|caterpillars|beetles|horses?|sheep|pigs?) (?:has |have )?(?:ate|eaten|eat|chewed|got (?:at|into|out|loose)|gnawed|nibbled|taken|trampled|dug|escaped)
-  (?:didn't|did not|hasn't|haven't|wasn't|weren't)(?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply))? (?:didn't|did not|hasn't|haven't|wasn't|weren't)) (?!cost|mind|matter|hurt|need|include|charge|have to|take long|too|that|so|very|bad|any|a\\b|an\\b|the\\b|even|expensive)\\p{L}+
+  (?:didn't|did not|hasn't|haven't|wasn't|weren't)(?<!\\b(?:i|we|you|one)(?: (?:still|really|also|just|simply))? (?:didn't|did not|hasn't|haven't|wasn't|weren't)) (?!mine\\b|ours\\b|his\\b|hers\\b|there\\b|cost|mind|matter|hurt|need|include|charge|have to|take long|too|that|so|very|bad|any|a\\b|an\\b|the\\b|even|expensive)\\p{L}+
   (?:goes|go|going|went) off (?:every|all|for no|again|at night)
   nothing (?:is |'s )?(?:moving|moves|happens|happening|works|working|doing|gets done|being done)
   (?:charged|billed|invoiced|debited) (?:twice|double|too much|again|for (?:things|something|work|goods|a))
@@ -64,7 +64,7 @@ const TURNS = phrases(`
   (?:was|were|been|is|are) (?:given|sold|let|promised|rented|shipped|sent|delivered|handed) to (?:somebody|someone|the wrong|another|other)
   (?:was|were|been) promised .{2,50} (?:but|and (?:it|now|nothing|there|still|we))
   (?:says|say|said|claims?|promised) .{2,60} (?:and|but) (?:it|they|he|she|that|there|this) (?:isn't|is not|aren't|are not|wasn't|doesn't|didn't|never|hasn't|haven't)
-  (?:gave|given|giving|gives) (?:up the ghost|up on us|out|way)
+  (?:gave|given|giving|gives) (?:up the ghost|up the will to live|up on (?:us|me)|up altogether|out|way)
   (?:has |have |had )?(?:packed (?:up|in)|conked out|blown up|seized up|jammed up|cut out|tripped|shorted|run aground|capsized|sunk|derailed|curdled|congealed)
   (?:on the blink|out of order|on (?:its|their|his|her) last legs|beyond repair|past saving|not fit for|a write-off|write it off|written off|up in smoke)
   (?:is|are|was|were|has been|have been|started|keeps?|keep|been)(?: \\p{L}+)? (?:peeling|flaking|crumbling|sagging|rusting|leaking|dripping|fraying|fading|cracking|splitting|warping|bubbling|rotting|wilting|shrinking|slipping|stalling|lagging|overheating|smoking|sparking|misfiring|buckling|subsiding|seizing|swelling)
@@ -84,6 +84,14 @@ const TURNS = phrases(`
   (?:vanished|disappeared|nowhere to be found|unaccounted for|mislaid|misplaced|gone walkabout)
   (?:seem|seems|appear|appears|must) to have (?:lost|forgotten|mislaid|misplaced|missed|mixed|made a mistake|gone|sent|deleted|vanished)
   (?:got|get|gets|getting)(?: \\p{L}+)? (?:soaked|wet|lost|stuck|stolen|damaged|crushed|squashed|dented|burned|burnt|flooded|contaminated|mixed up|muddled|tangled|delayed|wrecked)
+  on (?:its|their|the) way out\\b
+  (?:i|we) (?:do not|don't) like the (?:look|sound|smell|feel) of
+  left (?:the|our|my|a) (?:\\p{L}+ ){1,4}?(?:open|on|unlocked|running|unattended)\\b
+  (?:much |far |even |a lot |a good deal )?worse (?:than|off|again)\\b
+  (?:drops|cuts) out\\b
+  (?:has|have) put (?:the |its |their |his |her )?prices? up
+  prices? (?:has|have) (?:gone up|doubled|risen|increased|trebled|tripled)
+  constitutes? (?:a|an) (?:danger|risk|hazard|breach|obstruction|nuisance|offence)
   (?:soaked|drenched|flooded|swamped|ruined|wrecked|scorched|crushed|flattened|trampled|vandalised|smashed|destroyed|gutted|gnawed|eaten) (?:the|our|all|half|most|two|three|through|by|a|an|everything)
   (?:split|curdled|collapsed|capsized|overflowed|overran|exploded|caught fire|burst|snapped|melted|shattered|derailed|imploded)(?= |[.,;!]|$)(?! (?:into|between|the (?:bill|cost|work|order|difference)|it (?:between|into)))
 `);
@@ -92,6 +100,7 @@ const TURNS = phrases(`
 export const thingsFail: KindRule = {
   name: "a thing does not do what it should",
   confidence: 0.75,
+  counts: 1.2,
   says: "trouble",
   find: ({ text }) => (TURNS.test(toldIn(text)) ? "trouble" : null),
 };

@@ -3,7 +3,7 @@ import type { KindRule } from "../kind-rule";
 import { phrases } from "../phrases";
 
 const WHEN =
-  "(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week|weekend)|over the weekend|at the weekend|in the morning|next (?:week|month|\\p{L}+day)|(?:on|by|from|before) (?:the |\\d|\\p{L}+day)|(?:mon|tues|wednes|thurs|fri|satur|sun)day|at (?:\\d|noon|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)|first thing)";
+  "(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week|weekend)|over the weekend|at the weekend|in the morning|next (?:week|month|\\p{L}+day)|(?:on|by|from|before) (?:the |\\d|\\p{L}+day)|(?:mon|tues|wednes|thurs|fri|satur|sun)day|at (?:\\d|noon|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)|first thing|in (?:a|an|one|two|three|four|five|six|\\d+) (?:minutes?|hours?|days?|weeks?))";
 
 /** Words by which somebody binds themselves or their house, beside "I will". */
 const BOUND = phrases(`
@@ -19,7 +19,7 @@ const BOUND = phrases(`
   (?:i|we)(?:'m| am|'re| are) having (?:the|your|a|an|it|them|this|that) .{0,60}(?:ed|en|t)\\b.{0,20}${WHEN}
   (?:i|we)(?: will| shall|'ll)? (?:bear|cover|meet|pay for|take over) (?:the|all|any|your) (?:costs?|bill|expenses?|damage|postage|difference)
   (?:i|we) (?:pick|drop|bring|fetch|collect) (?:it|them|you|her|him)(?: up| off| round| over)? .{0,20}${WHEN}
-  (?:i|we) (?:bring|send|collect|pick up|deliver|ring|call|come by|drop|post|start|print|ship|fetch|take) .{2,60} ${WHEN}
+  (?:i|we) (?:bring|send|collect|pick up|deliver|ring|call|come by|drop|post|start|print|ship|fetch|take|change|repair|replace|correct|make|do|order|pay|book|ask|tell|write|mail|check|finish|fix|put|give|talk|speak|hand|return|credit|clear|look) .{2,60} ${WHEN}
   (?:it|this|that)(?:'s| is) (?:in my diary|on my list)
   i(?:'m| am) on (?:it|to it|the case)
   we(?:'re| are) on (?:it|the case)
@@ -27,14 +27,19 @@ const BOUND = phrases(`
   (?:will|shall) be (?!closed|held|open|attended|followed|needed|required|known|pleased|delighted|interested|missed|used|celebrated|shown|played|served|chaired)\\p{L}+(?:ed|en|nt|lt|de|id|ut|ght)\\b.{0,40} ${WHEN}
   (?:will|shall) (?:redo|replace|repair|refund|mend|credit|exchange|correct|reimburse|make good|put right) (?:it|them|this|that|the|your|all|both|you)
   (?:will|should) be (?:on|in|at|with) your \\p{L}+(?: \\p{L}+)? ${WHEN}
+  ^(?:and |then |so |but )?(?:i|we) (?:renew|book|order|change|send|bring|ring|call|mend|repair|replace|draw|drive|transfer|credit|refund|fetch|collect|print|post|hand over|start|come back|come by) (?:it|them|you|him|her|the|a|an|this|that|my|our|your|up|over|on|by|to)\\b(?!.*\\b(?:when|whenever|if|most|normally)\\b)
   (?:i|we)(?:'ve| have) (?:put|got) (?:it|that|this) (?:in|on) (?:my|our) (?:diary|list|calendar)
   (?:it|the rest|that|this) (?:goes|is going) (?:out )?to you
   (?:goes|go) (?:in|into) the post (?:today|tomorrow|tonight|this|next|on|by|first)
+  (?:goes|go) (?:online|live|up|out|on (?:the|our) (?:website|board|wall)) (?:as soon as|once|when|the moment)
   (?:goes|go) out (?:from us |to you )?${WHEN}
   (?:comes|come) to you ${WHEN}
   you (?:get|find|receive|have) (?:the|your|it|them|our|my|an?|all) .{0,60}${WHEN}
   (?:'s|is|are|will be|'ll be) with you ${WHEN}
   (?:will|'ll) be in (?:the post|the mail|(?:the )?next \\p{L}+)
+  (?:keeps?|holds?|reserves?|saves?|sets?|puts?) (?:the|a|an|it|them|one|two|three|your|some|\\d+)\\b .{0,40}(?:\\bfor you|\\baside for)
+  (?:i|we) (?:keep|hold|reserve|save|set|put) (?:it|them|one|two|three|the \\p{L}+|your \\p{L}+|\\d+ \\p{L}+) (?:for you|aside|back for you)
+  you(?:'ll| will)? find (?:it |them )?(?:on|in|at|under) (?:your|the) (?:\\p{L}+ ){1,3}${WHEN}
   (?:our|my) (?:insur(?:ers?|ance)|company|office|bank|firm|house) (?:pays?|covers?|refunds?|settles?|bears?)
   (?:it|they|that|the \\p{L}+) (?:goes|go) (?:in|back|out|to (?:the|a|our)) .{0,40} ?${WHEN}
 `);
@@ -65,6 +70,7 @@ const OF_OUR_HOUSE =
 export const undertaking: KindRule = {
   name: "the writer binds themselves",
   confidence: 0.75,
+  counts: 1.3,
   says: "promise",
   find({ text }) {
     const bare = bareClause(text);

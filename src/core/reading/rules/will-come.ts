@@ -19,6 +19,12 @@ export const willCome: KindRule = {
       )
     )
       return null;
+    if (
+      /^(?:the |my |our )?[\w-]+(?: [\w-]+){0,3} follows?(?: (?:by|on|in|separately|shortly|soon|later|tomorrow|next)\b.*)?[.!]?$/i.test(
+        bare,
+      )
+    )
+      return "promise";
     if (/^[\w -]{3,40} to follow[.!]?$/i.test(bare)) return "promise";
     return WILL_COME.test(bare) ? "promise" : null;
   },

@@ -32,8 +32,8 @@ export interface Judged {
 const RULE_COUNTS = 1.7;
 
 /** What a rule counts for, in the logarithm of odds. */
-export function ruleCounts({ confidence }: Pick<KindRule, "confidence">): number {
-  return RULE_COUNTS * Math.log(confidence / (1 - confidence));
+export function ruleCounts({ confidence, counts }: Pick<KindRule, "confidence" | "counts">): number {
+  return counts ?? RULE_COUNTS * Math.log(confidence / (1 - confidence));
 }
 
 /** Courtesy, releases and adverts are known by set words, which count for more. */
@@ -54,6 +54,11 @@ const LIKE: Readonly<Record<SlipKind, string>> = {
   promise: "worded like a promise",
   trouble: "worded like trouble",
 };
+
+/** Whether something was proposed by its wording alone, without a rule; by the rule of a slip. */
+export function isByWordingAlone(rule: string): boolean {
+  return Object.values(LIKE).includes(rule);
+}
 
 /** No rule counts for more than the surest, unless it is certain. */
 const MOST_COUNTED = 0.95;

@@ -14,7 +14,7 @@ import {
 export const haste: DateRule = {
   name: "words of haste",
   pattern:
-    /\b(?:asap|a\.s\.a\.p\.?|as soon as (?:possible|you can|you possibly can)|right away|straight away|immediately|at once|forthwith|urgent(?:ly)?)(?![\w])/gi,
+    /\b(?:asap|a\.s\.a\.p\.?|as soon as (?:possible|you can|you possibly can)|(?:right|straight) away|(?:right )?this (?:minute|second|instant|very moment)|without delay|immediately|at once|forthwith|urgent(?:ly)?)(?![\w])/gi,
   read: (_words, ground) => ({ day: ground.day, others: [addWorkingDays(ground.day, 1, ground.calendar)] }),
 };
 
@@ -29,6 +29,20 @@ export const today: DateRule = {
   read: (_words, ground) => ({ day: ground.day }),
 };
 
+/** "First thing", of somebody who writes in the afternoon: the next morning. */
+export const firstThing: DateRule = {
+  name: "first thing",
+  pattern: new RegExp(
+    `(?<!(?:${WEEKDAY}|tomorrow|week|\\d(?:st|nd|rd|th)?),? )\\bfirst thing\\b(?! (?:in the morning )?(?:on |next |tomorrow|tmrw|the |${WEEKDAY}))`,
+    "gi",
+  ),
+  read(_words, ground) {
+    if (ground.time < "12:00") return { day: ground.day };
+    const day = addDays(ground.day, 1);
+    return { day, others: isWorkingDay(day, ground.calendar) ? [] : [addWorkingDays(day, 1, ground.calendar)] };
+  },
+};
+
 /** "tomorrow": the next calendar day; written on a Friday, Monday is offered too. */
 export const tomorrow: DateRule = {
   name: "tomorrow",
@@ -37,6 +51,16 @@ export const tomorrow: DateRule = {
     if (words[1]) return { day: addDays(ground.day, 8) };
     const day = addDays(ground.day, 1);
     return { day, others: isWorkingDay(day, ground.calendar) ? [] : [addWorkingDays(day, 1, ground.calendar)] };
+  },
+};
+
+/** "a week today", "a fortnight tomorrow", "today week". */
+export const weekFromNear: DateRule = {
+  name: "so many weeks from today",
+  pattern: new RegExp(`\\b(?:(${COUNT}) (weeks?|fortnight) (?:from )?(today|tomorrow)|(today|this day) week)\\b`, "gi"),
+  read(words, ground) {
+    const weeks = words[1] ? countOf(words[1]) * (words[2]!.toLowerCase() === "fortnight" ? 2 : 1) : 1;
+    return { day: addDays(ground.day, 7 * weeks + (words[3]?.toLowerCase() === "tomorrow" ? 1 : 0)) };
   },
 };
 
@@ -56,7 +80,7 @@ function coming(day: Day, weekday: number): Day {
 export const weekday: DateRule = {
   name: "weekday",
   pattern: new RegExp(
-    `\\b(?:((?:a|two|three|four|\\d) weeks? on|week on|this coming|this|next|coming|last|every|each)\\s+)?(${WEEKDAY})\\b(?:\\s+(week|(?:of |in )?next week|after next))?(?![-'’]s\\b)`,
+    `\\b(?:((?:a|two|three|four|\\d) weeks? on|week on|this coming|this|next|coming|last|every|each)\\s+)?(${WEEKDAY})\\b(?:\\s+(week|(?:of |in )?next week|after next))?(?!-)(?! (?:nights|mornings|afternoons|evenings)\\b)`,
     "gi",
   ),
   read(words, ground) {
@@ -97,7 +121,7 @@ function after(count: number, unit: string, ground: DateGround): DateReading {
 export const inSoMany: DateRule = {
   name: "in so many days",
   pattern: new RegExp(
-    `\\b(?:in|within|inside)\\s+(?:the next\\s+|about\\s+|another\\s+)?(${COUNT})\\s+(${UNITS})(?:['’]s? time)?\\b(?:\\s+(?:of|from)\\s+(?:the date of this (?:letter|mail|message|notice)|today(?:['’]s date)?|now)\\b)?(?!\\s+(?:of|after|from)\\b)`,
+    `\\b(?:in|within|inside)\\s+(?:the next\\s+|about\\s+|another\\s+)?(${COUNT})\\s+(${UNITS})(?:['’]s? time)?\\b(?:\\s+(?:of|from)\\s+(?:the date of this (?:letter|mail|message|notice)|today(?:['’]s date)?|now)\\b)?(?!\\s+(?:of|after|from|following)\\b)`,
     "gi",
   ),
   read: (words, ground) => after(countOf(words[1]!), words[2]!, ground),

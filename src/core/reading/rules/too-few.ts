@@ -1,0 +1,14 @@
+import type { KindRule } from "../kind-rule";
+import { toldIn } from "../not-trouble";
+
+/** "4,000 short of the plan", "it is forty pounds short": by how much something does not reach. */
+const TOO_FEW =
+  /(?:\d[\d.,]*|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty|sixty|a (?:dozen|hundred|thousand)|several|a few))(?: [a-zß-ÿ]+){0,2} short\b(?! (?:walk|drive|ride|notice|list|break|story|stories|letter|films?|way|words?|trips?|days?|hours?|minutes?|questions?|paragraphs?|sentences?|notes?))/i;
+
+/** Something does not reach, and it is said by how much. */
+export const tooFew: KindRule = {
+  name: "something is short by so much",
+  confidence: 0.9,
+  says: "trouble",
+  find: ({ text }) => (TOO_FEW.test(toldIn(text)) ? "trouble" : null),
+};
