@@ -49,11 +49,14 @@ export const CONVERSATION_SETS = [
   "conversations-o",
   "conversations-p",
   "conversations-q",
+  "conversations-r",
+  "conversations-s",
+  "conversations-t",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
 /** Sets from which nothing is learnt: what is measured on them is what strangers' conversations are likely to come to. */
-export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = ["conversations-o"];
+export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = ["conversations-o", "conversations-s"];
 
 export async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);

@@ -78,14 +78,16 @@ export const LETTER_SETS = [
   "x",
   "y",
   "z",
+  "aa",
+  "bb",
 ] as const;
 export type LetterSet = (typeof LETTER_SETS)[number];
 
 /** Sets that are letters of a house of their own, with people of its own. */
-const OWN_HOUSES: readonly LetterSet[] = ["q", "r", "s", "t", "u", "v", "w", "x", "y", "z"];
+const OWN_HOUSES: readonly LetterSet[] = ["q", "r", "s", "t", "u", "v", "w", "x", "y", "z", "aa", "bb"];
 
 /** The sets from which nothing is learnt, and for which nothing is mended: they say what strangers' letters can expect. */
-export const UNLEARNT_SETS: readonly LetterSet[] = ["o", "p"];
+export const UNLEARNT_SETS: readonly LetterSet[] = ["o", "p", "bb"];
 
 const MARK = /\{(ask|question|promise|trouble); ?([\w.-]+); ?([\d,-]+); ?(\w+) \| ([^}]+)\}/g;
 

@@ -4,7 +4,7 @@ import type { OpenItem } from "./item";
 
 /** Words that answer without naming what they answer. */
 export const BARE_ANSWER =
-  /^(?:yes|yep|yeah|no|nope|ok|okay|sure|agreed|correct|right|exactly|fine|will do|with (?:great )?pleasure|of course|certainly|attached|enclosed|voil[àa]|here|there (?:it|they|you) (?:is|are|go)|guilty|putting (?:it|them)|done|on it|got (?:it|them)|sadly not|afraid not|you['’]ll|you will|it['’]ll|it will|they['’]ll|they will|i['’]ll|i will|we['’]ll|we will|both|neither|me|mine|not yet|consider)\b/i;
+  /^(?:yes|yep|yeah|no|nope|ok|okay|sure|agreed|correct|right|exactly|fine|will do|with (?:the )?(?:great(?:est)? |much )?pleasure|of course|certainly|attached|enclosed|voil[àa]|here|there (?:it|they|you) (?:is|are|go)|guilty|putting (?:it|them)|done|on it|got (?:it|them)|sadly not|afraid not|you['’]ll|you will|it['’]ll|it will|they['’]ll|they will|i['’]ll|i will|we['’]ll|we will|both|neither|me|mine|not yet|consider)\b/i;
 
 export const THANKS_ONLY =
   /^(?:(?:many |big |warm )?(?:thanks|thank you|ta|cheers|noted|understood|great|perfect|lovely|wonderful|brilliant|super|excellent|good|legend|fine|got it|see you(?: then| there| on \w+)?|that works|much appreciated|all clear)\b[\s,!.]*(?:for \w+(?: \w+){0,4}|again|a lot|very much|so much|then|to (?:you|both|all)(?: \w+)?|\p{Lu}\p{L}+)?[\s,!.]*)+$/u;
@@ -31,14 +31,14 @@ export const KNOWS_NOTHING =
 
 /** "Here it is", "attached": what goes with a letter. */
 export const GOES_WITH_IT =
-  /^(?:and )?(?:voil[àa]|here (?:it is|they are|you are|you go)|there (?:it is|they are|you go)|attached|enclosed)\b/i;
+  /^(?:and )?(?:voil[àa]|here (?:it is|they are|it comes|they come|you are|you go)|there (?:it is|they are|you go)|attached|enclosed)\b/i;
 
 /** What can go with a letter: a price, a list, a text. */
 export const CAN_BE_MAILED =
   /\b(?:price|list|quote|quotation|offer|text|copy|copies|files?|drawings?|plans?|invoice|certificate|number|figures?|sheets?|menus?|photos?|pictures?|report|address|details?|send|mail|let (?:me|us) have|form|documents?|letter|contract|proposal|timetable|schedule|programme|receipt|statement|logo|recipe|dates?)\b/i;
 
 export const POINTS_TO_WANTED =
-  /^(?:got|received|where|any news)\b|^\w+(?:['’]s| (?:is|has|have|are)) (?:in|here|arrived|come|through)\b|\b(?:it|them|yours|that)\b.{0,12}\b(?:any ?more|after all|no longer)\b/i;
+  /^(?:got|received|where|any news)\b|^(?:(?:the|your|all|both) )?\w+(?: \w+)?(?:['’]s| (?:is|has|have|are)) (?:now |all |safely )?(?:in|here|arrived|come|through)\b|\b(?:it|them|yours|that)\b.{0,12}\b(?:any ?more|after all|no longer)\b/i;
 
 export const POINTS_BACK =
   /^(?:and )?they\b|\b(?:it|them|(?:those|these|that|this)(?! (?:mon|tues|wednes|thurs|fri|satur|sun)day\b| (?:week|month|year|morning|afternoon|evening|time)\b)|one|ones|rest|others?|the (?:second|third|fourth|fifth)(?: one)?(?= (?:follows?|comes?|will|is|has))|the (?:last|remaining) (?:one|two|three|four|five|six|few|\d+)|you(?:['’]ll| will) (?:have|get)|(?:be|is) with you)\b/i;

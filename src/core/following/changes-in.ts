@@ -1,5 +1,6 @@
 import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
+import { dayOf } from "../time/moment";
 import { answerInOrder, answerQuestions } from "./answers-left";
 import {
   BARE_ANSWER,
@@ -111,8 +112,17 @@ export function changesIn(
       note(rest, { change: "part", due: restDue, owner: null, isNamed: true, reason: "a part of it" }, segment);
       continue;
     }
+    // "Flat tyre at Bexley, tomorrow at seven without fail.": a day for the only thing that is left.
+    const isOnlyDay =
+      lastRaised(left)?.isPromised === true &&
+      !slip &&
+      !isNamed &&
+      segment.text.split(/\s+/).length <= FEW_WORDS &&
+      !/\?$/.test(segment.text) &&
+      dueIn(context, segment.text) !== null;
     const isDayFor =
-      (slip?.kind !== "promise" || isConsequence(context, segment) || isCure) && isDayGiven(context, segment.text);
+      isOnlyDay ||
+      ((slip?.kind !== "promise" || isConsequence(context, segment) || isCure) && isDayGiven(context, segment.text));
     // "It went out last night": the only thing that is open.
     const isOnly =
       new Set(left.map((item) => cureOf(item, owed) ?? item)).size === 1 &&
@@ -120,6 +130,9 @@ export function changesIn(
         (slip?.kind === "promise" && !addsSomething(segment.text)) ||
         GETS_IT.test(segment.text) ||
         IS_FITTED.test(segment.text) ||
+        DID_IT.test(segment.text) ||
+        // "15 can go today, the other 11 on Tuesday."
+        (IS_THE_REST.test(segment.text) && dueIn(context, segment.text) !== null) ||
         /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text));
     const isBare = isOnly || (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
     if ((items.length === 0 || (!isNamed && about.length === 0 && GETS_IT.test(segment.text))) && !isAsk && isBare)
@@ -142,7 +155,9 @@ export function changesIn(
       const missing = wanted.filter((item) => !changes.has(item.id));
       // "Got them.": what was promised last, where more is wanted.
       const promised = missing.filter((item) => item.isPromised);
-      asked = missing.length === 1 ? missing : promised.length === 1 ? promised : [];
+      // "Still no lorry in sight?": what should be here by now.
+      const dueNow = missing.filter(({ due }) => due !== null && due <= dayOf(context.sent));
+      asked = [missing, promised, dueNow].find(({ length }) => length === 1) ?? [];
     }
     for (const item of asked) {
       const said = saidByAsker(context, segment, item, isNamed);
@@ -185,6 +200,20 @@ export function changesIn(
 /** "You'll get them on Thursday", said after something else was: of what is left. */
 const GETS_IT = /^(?:and |so )?(?:you|it|they|he|she)(?:['’]ll| will| shall)\b/i;
 
+/** "Looked it over": said of the only thing that was asked. */
+const DID_IT =
+  /^(?:looked|checked|had a look|been (?:there|round|over)|tried|searched|fixed|mended|swapped|cleaned)\b/i;
+
+/** The one thing that was asked for last, where it is one. */
+function lastRaised(left: readonly OpenItem[]): OpenItem | null {
+  const newest = Math.max(...left.map(({ raised }) => raised));
+  const last = left.filter(({ raised }) => raised === newest);
+  return last.length === 1 ? last[0]! : null;
+}
+
+/** Words of a segment that only names a day. */
+const FEW_WORDS = 9;
+
 /** "New bearing's in." */
 const IS_FITTED =
   /^(?:the |a )?new \p{L}+(?: \p{L}+)?(?:['’]s| is| are) (?:in|fitted|on|up|installed|mounted|running)\b/iu;
@@ -195,7 +224,7 @@ function isTakenBack(text: string): boolean {
 }
 
 const CURES =
-  /(?:^|\bplease |\bkindly |\byou |\bto )(?:look|check|search|find out|see (?:whether|if|to)|replace|repair|fix|mend|exchange|swap|credit|refund|put (?:it|that|this|them) right|sort (?:it|that|this|them) out|send|bring|deliver|collect)\b|\bneed (?:a |an |the |some )?(?:new|fresh|another|replacement|spare)\b/i;
+  /(?:^|\bplease |\bkindly |\byou |\bto )(?:look|have a look|take a look|check|search|find out|see (?:whether|if|to)|replace|repair|fix|mend|exchange|swap|credit|refund|put (?:it|that|this|them) right|sort (?:it|that|this|them) out|send|bring|deliver|collect)\b|\bneed (?:a |an |the |some )?(?:new|fresh|another|replacement|spare)\b/i;
 
 /** The ask that wants a trouble cured, right behind it: what is promised or done about the trouble is said of that. */
 function cureOf(item: OpenItem, owed: readonly OpenItem[]): OpenItem | null {

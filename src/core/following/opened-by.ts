@@ -29,6 +29,13 @@ function withoutCall(text: string): string {
 
 const POINTS_BACK = /\b(?:it|them|this|that|these|those)\b/i;
 
+/** "Ruben will think of something": of whatever was asked. */
+const POINTS_TO_SOMETHING = /\b(?:will|['’]ll|can|to) (?:\w+ ){1,3}(?:something|it|that|them)[.!]?$/i;
+const MOST_WORDS_OF_A_POINTER = 2;
+
+/** "Bring it round tomorrow at eight": said by whoever will do it, and when. */
+const BRING_IT = /^(?:just )?bring (?:it|her|him|them|the \w+(?: \w+)?) (?:in|round|over|along|by|to us)\b/i;
+
 /** "Can I have until tomorrow noon?": what is told with it is why. */
 const ASKS_FOR_TIME =
   /\b(?:can|could|may|might) (?:i|we) have (?:until|till|another|one more|a (?:day|week|few)|more time)\b|\bwould \w+day (?:do|suit|be (?:all right|ok|okay|fine|soon enough|early enough))\b|\b(?:is|would) \w+day (?:be )?(?:too late|soon enough|early enough)\b/i;
@@ -38,10 +45,34 @@ function askedOf(writer: string, open: readonly OpenItem[], sides: Sides): numbe
   return open.filter((item) => item.kind !== "trouble" && sides.owes(writer, item)).length;
 }
 
+const WANTS_MONEY = /\b(?:pay|paid|payment|settle|transfer|remit)\b/i;
+const SPEAKS_OF_MONEY = /\b(?:money|payment|amount|sum|balance|transfer|paid)\b/i;
+
+/** The one bill that somebody is to pay, where they promise money: "Your money goes out on Monday." */
+function paidFor(
+  quote: string,
+  writer: string,
+  open: readonly OpenItem[],
+  sides: Sides,
+  changed: (item: OpenItem) => boolean,
+): OpenItem | null {
+  if (!SPEAKS_OF_MONEY.test(quote)) return null;
+  const owed = open.filter(
+    (item) => item.kind === "ask" && WANTS_MONEY.test(item.quote) && sides.owes(writer, item) && !changed(item),
+  );
+  return owed.length === 1 ? owed[0]! : null;
+}
+
 /** Whether a promise goes on in the sentence in which something was promised or put off. */
-function goesOnInSentence(slip: FoundSlip, changes: readonly ItemChange[], text: string): boolean {
+function goesOnInSentence(
+  slip: FoundSlip,
+  changes: readonly ItemChange[],
+  text: string,
+  isOwed: (item: string) => boolean,
+): boolean {
   return changes.some(
-    ({ change, start, end }) =>
+    ({ item, change, start, end }) =>
+      isOwed(item) &&
       (change === "promised" || change === "moved") &&
       end <= slip.start &&
       !/[.!?]/.test(text.slice(Math.max(start, end - 1), slip.start)),
@@ -124,13 +155,23 @@ export function openedBy(
           change.change !== "done" &&
           letter.text.slice(Math.min(change.end, slip.end), Math.max(change.start, slip.start)).trim().length < 4,
       );
-      const cured = slip.kind === "promise" ? curedBy(writer, open, sides, changed) : null;
+      const cured =
+        slip.kind === "promise"
+          ? (curedBy(writer, open, sides, changed) ?? paidFor(quote, writer, open, sides, changed))
+          : null;
       if (cured) {
-        again("promised", cured, null, "what is promised cures it");
+        again("promised", cured, null, "it is what is promised");
         continue;
       }
       // "You'll get them tomorrow, I'll drive myself": how it will be done, in the same sentence.
-      if (slip.kind === "promise" && near && goesOnInSentence(slip, changes, letter.text)) continue;
+      if (
+        slip.kind === "promise" &&
+        near &&
+        goesOnInSentence(slip, changes, letter.text, (id) =>
+          open.some((item) => item.id === id && sides.owes(writer, item)),
+        )
+      )
+        continue;
       // An excuse beside a change is its reason, not trouble of its own.
       if (
         slip.kind === "trouble" &&
@@ -142,6 +183,13 @@ export function openedBy(
       continue;
     }
     if (covering.length > 0 && isAnswerWithPlease(quote)) continue;
+    if (BRING_IT.test(quote)) {
+      const owed = open.filter((item) => item.kind === "ask" && item.asker === slip.owner && sides.owes(writer, item));
+      if (owed.length === 1) {
+        if (!changed(owed[0]!)) again("promised", owed[0]!, null, "it will be done when it is brought");
+        continue;
+      }
+    }
     if (covering.some((change) => change.change !== "done" && change.change !== "called off")) continue;
     const isShort = quote.split(/\s+/).length <= 7;
     const asked = open.filter((item) => sides.wants(writer, item));
@@ -166,7 +214,9 @@ export function openedBy(
         // "Do we still need it?" hands nothing on.
         (slip.kind === "ask" || item.kind === "question") &&
         (likeness(words, item.words) >= SAME_ASK ||
-          (words.size <= 1 && POINTS_BACK.test(quote) && askedOf(writer, open, sides) === 1)),
+          ((words.size <= 1 ? POINTS_BACK : POINTS_TO_SOMETHING).test(quote) &&
+            words.size <= MOST_WORDS_OF_A_POINTER &&
+            askedOf(writer, open, sides) === 1)),
     );
     const handed = own ?? (isPassedOn(letter) ? handedWhole(slip, writer, open, sides, changed) : undefined);
     if (handed) {

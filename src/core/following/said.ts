@@ -34,7 +34,7 @@ function firstCue(cues: readonly Cue[], text: string): Cue | null {
 
 /** What is said of a condition, a reason or another time is not said of the thing itself. */
 const SUBORDINATE =
-  /,?\s\b(?:once|when|whenever|as soon as|after|(?:until|till)(?! (?:mon|tues|wednes|thurs|fri|satur|sun|next|tomorrow|the \d|\d))|before|because|since|if|unless|as (?:the|it|they|we|i|my|our|your)|which is why|so that)\b.*$/i;
+  /,?\s\b(?:once|when|whenever|as soon as|after|(?:until|till)(?! (?:mon|tues|wednes|thurs|fri|satur|sun|next|tomorrow|the \d|\d))|(?<!\bnot )before|because|since|if|unless|as (?:the|it|they|we|i|my|our|your)|which is why|so that)\b.*$/i;
 
 export function mainClause(text: string): string {
   const main = text.replace(SUBORDINATE, "");
@@ -82,6 +82,10 @@ export const IS_IN_A_STATE =
 /** "The other three come on Monday." */
 export const IS_THE_REST =
   /\b(?:the|its|their) (?:others?|rest|last|remaining|remainder|balance|second|third|fourth|fifth)\b/i;
+
+/** "The other 11 next Tuesday": so the rest is dealt with already. */
+const SO_MANY_OTHERS =
+  /^(?:and )?the (?:other|remaining|last) (?:\d+|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half)\b/i;
 
 /** "You'll hear from me tomorrow": an answer is promised, and nothing of what was asked. */
 const WILL_HEAR = /\b(?:you['’]ll|you will) hear (?:from|back)\b|\blet you know\b(?! when)/i;
@@ -161,7 +165,8 @@ export function saidByOwner(
     return { change: "part", due: null, owner: null, isNamed, reason: "fewer than were asked for" };
   if (cue?.change === "promised") return promised(cue.name);
   if (cue?.change === "part" && !isDone.test(text) && !IS_IN_A_STATE.test(text)) {
-    if (context.partly.has(item.id)) return { change: "part", due, owner: null, isNamed, reason: cue.name };
+    if (context.partly.has(item.id) || (due && SO_MANY_OTHERS.test(text)))
+      return { change: "part", due, owner: null, isNamed, reason: cue.name };
     return due ? promised("a day is named") : null;
   }
   // "160 are set aside", where 200 were asked for.
@@ -184,6 +189,9 @@ export function saidByOwner(
   return null;
 }
 
+const IS_HERE =
+  /^(?:(?:the|your|all|both) )?\w+(?:['’]s| (?:is|are|has|have)) (?:now |all |safely )?(?:here|arrived|come|in)[.,!]/i;
+
 /** What the side that wants an item says of it. */
 export function saidByAsker(context: FollowContext, segment: Segment, item: OpenItem, isNamed: boolean): Said | null {
   const { text } = segment;
@@ -195,7 +203,9 @@ export function saidByAsker(context: FollowContext, segment: Segment, item: Open
     return due && item.due !== due.day && item.kind !== "question" && (item.kind !== "trouble" || item.isPromised)
       ? { change: "moved", due, owner: null, isNamed, reason: cue.name }
       : null;
-  if (cue.change === "done" && !isNamed && !/^(?:got|received)\b/i.test(text)) return null;
+  // "The money is here.", where one thing was promised.
+  const isHere = item.isPromised && IS_HERE.test(text);
+  if (cue.change === "done" && !isNamed && !isHere && !/^(?:got|received)\b/i.test(text)) return null;
   return { change: cue.change, due: null, owner: null, isNamed, reason: cue.name };
 }
 

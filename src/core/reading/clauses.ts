@@ -193,7 +193,12 @@ const NAMED_DOES =
   /^\p{Lu}\p{Ll}+ (?!(?:is|was|has|says|does|likes|loves|knows|thinks|wants|needs|seems|looks|asks)\b)[a-z]+s \S/u;
 
 function namedDoes(before: string, rest: string): boolean {
-  return NAMED_DOES.test(rest) && /\b(?:is|are|was|were|has|have|had|out|hit|done)\b/i.test(before);
+  return (
+    NAMED_DOES.test(rest) &&
+    !/^(?:in|on|at|after|before|for|from|with|by|since|as|if|when|while|during|until|because|although)\b/i.test(
+      before.trim(),
+    )
+  );
 }
 
 /** Whether what stands before a comma says something of its own, so that the question behind it is another clause. */

@@ -21,12 +21,14 @@ export function calledAt(text: string, people: readonly Person[]): Person | null
   const before = text.slice(0, first.at);
   const after = text.slice(first.end);
   const isHead = /^(?:(?:and|also|action|todo|hi|dear|@)?\s*[:,–-]?\s*)*$/i.test(before);
-  return isHead && (/^\s*(?:[:,–—-]|\band\b)/.test(after) || ADDRESSED_ON.test(after)) ? first.person : null;
+  return isHead && (/^\s*(?:[:,–—-]|(?:and|&)\s+\p{Lu})/u.test(after) || ADDRESSED_ON.test(after))
+    ? first.person
+    : null;
 }
 
 /** "Nadia we need a trailer", "Ruben can you look": people who write in haste leave the comma out. */
 const ADDRESSED_ON =
-  /^ (?:we|i) (?:need|want|must|have to)\b|^ (?:can|could|would|will) you\b|^ you (?:up for|free|ok|okay|able|about|around|there|still)\b|^ (?:please|pls|kindly)\b|^ (?:what(?:['’]s)?|where(?:['’]s)?|when|who(?:['’]s)?|how|why|which|do you|did you|have you|are you)\b|^ (?:is|are|was|were|does|did|has|have|will|would|should|shall) (?:\p{Lu}|the |there |it |we |i |they |he |she |this |that )[^.!]*\?$/iu;
+  /^ (?:we|i) (?:need|want|must|have to)\b|^ (?:can|could|would|will) you\b|^ you (?:up for|free|ok|okay|able|about|around|there|still)\b|^ (?:please|pls|kindly)\b|^ (?:the|an?|my|our|your|there['’]?s|it['’]?s|i['’]?m|we['’]?re) |^ (?:what(?:['’]s)?|where(?:['’]s)?|when|who(?:['’]s)?|how|why|which|do you|did you|have you|are you)\b|^ (?:is|are|was|were|does|did|has|have|will|would|should|shall) (?:\p{Lu}|the |there |it |we |i |they |he |she |this |that )[^.!]*\?$/iu;
 
 /** Said of whoever it may be, even where a name was called before. */
 const ANYBODY =

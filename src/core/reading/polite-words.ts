@@ -12,7 +12,7 @@ const THING_TO_HAVE =
   /^(?:(?:and|but|so|also|then)[, ]+)*(?:can|could) (?:it|they|the [a-zß-ÿ]+) (?:have|get) (?!been|come|gone|had)/i;
 
 const THING_TO_GO =
-  /^(?:(?:and|but|so|also|then)[, ]+)*could (?:the|that|this|these|those|all|our|your|his|her|their)\b(?: [a-zß-ÿ’'-]+){0,4} (?:go|come|stay|wait|start|begin|leave|arrive|move|take place)\b/i;
+  /^(?:(?:and|but|so|also|then)[, ]+)*(?:can|could) (?:the|that|this|these|those|all|our|your|his|her|their)\b(?: [a-zß-ÿ’'-]+){0,4} (?:go|come|stay|wait|start|begin|leave|arrive|move|take place)\b/i;
 
 /** Whether somebody is politely asked to do something. */
 export function isPolite(text: string): boolean {

@@ -5,6 +5,7 @@ import { phrases } from "../phrases";
 /** Turns for money, time, permission and help that are not there. */
 const TURNS = phrases(`
   (?:don't|do not|can't|cannot|didn't|couldn't) see (?:how|any way|a way|where (?:we|i))
+  (?:there(?:'s| is| are)|we(?:'ve| have)|i(?:'ve| have)|has|have|got) (?:hardly|barely|scarcely) any
   (?:no way|hardly possible|not possible|impossible|out of the question) (?:to|that|we|of)
   (?:is|are|was|were|has been|have been|had to be|has|have|got|getting) (?:\\p{L}+ )?(?:cancelled|canceled|called off|scrapped|shelved|suspended|postponed|discontinued|cancelled on us|axed|grounded|closed down|shut down)
   (?:has|have)(?:n't| not)(?: yet| even| still)? (?:paid|signed|answered|replied|returned|delivered|started|begun|moved|responded|turned up|shown up|come back|arrived|left|been (?:paid|delivered|signed|returned|sent|fixed|repaired|collected|picked up|cleaned|approved|answered|updated|told|informed))

@@ -1,3 +1,4 @@
+import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
 
 /** What is wanted without a verb, and by when: "Delivery to both addresses not later than 7 October". */
@@ -13,5 +14,8 @@ export const wantedBy: KindRule = {
   name: "something is wanted by a day",
   confidence: 0.8,
   says: "ask",
-  find: ({ text }) => (WANTED_BY.test(text) && !TELLS.test(text) ? "ask" : null),
+  find({ text }) {
+    const bare = bareClause(text);
+    return WANTED_BY.test(bare) && !TELLS.test(bare) ? "ask" : null;
+  },
 };

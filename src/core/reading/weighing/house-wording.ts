@@ -12,7 +12,7 @@ const FEWEST = 2;
 
 /** Rounds of the descent and its step: with these some ten corrections of like passages are enough, and one alone changes nothing. */
 const ROUNDS = 10;
-const STEP = 0.18;
+const STEP = 0.24;
 /** One writer's passages are few, and nothing holds them: they are learnt more slowly. */
 const OWN_STEP = 0.02;
 /** How much of a weight each example takes away: what is not said again is slowly forgotten. */
