@@ -101,18 +101,24 @@ function handedWhole(
   return left.length === 1 ? left[0] : undefined;
 }
 
+const POINTS_AT_IT = /\b(?:it|them|this|that|these|those|one|ones|her|him)\b/i;
+
 /**
- * The trouble that a promise cures: the only one that its writer has to see to, where nothing else is asked of them. Null
- * where there is none.
+ * The trouble that a promise cures: the only one that its writer has to see to, where nothing else is asked of them, and that
+ * the promise names or points at. Null where there is none.
  */
 function curedBy(
+  quote: string,
+  words: ReadonlySet<string>,
   writer: string,
   open: readonly OpenItem[],
   sides: Sides,
   changed: (item: OpenItem) => boolean,
 ): OpenItem | null {
   const owed = open.filter((item) => sides.owes(writer, item) && !changed(item) && item.kind !== "question");
-  return owed.length === 1 && owed[0]!.kind === "trouble" ? owed[0]! : null;
+  const [trouble] = owed;
+  if (!trouble || owed.length > 1 || trouble.kind !== "trouble") return null;
+  return POINTS_AT_IT.test(quote) || likeness(words, trouble.words) > 0 ? trouble : null;
 }
 
 /** What of a letter's slips is new, and what is only said again or done to what was open. */
@@ -157,7 +163,7 @@ export function openedBy(
       );
       const cured =
         slip.kind === "promise"
-          ? (curedBy(writer, open, sides, changed) ?? paidFor(quote, writer, open, sides, changed))
+          ? (curedBy(quote, words, writer, open, sides, changed) ?? paidFor(quote, writer, open, sides, changed))
           : null;
       if (cured) {
         again("promised", cured, null, "it is what is promised");

@@ -219,7 +219,7 @@ function sentencesOf(text: string, block: Block): { start: number; end: number }
     const soFar = flat.slice(start, end);
     // “He asked ‘why?’ and left”: the mark belongs to what is quoted.
     if (usesCapitals && /["'”’]$/.test(match[0]) && /^\s+\p{Ll}/u.test(flat.slice(end, end + 30))) continue;
-    if (match[0] === "." && (ABBREVIATION.test(soFar) || /(?:^|\s)[A-Z]\.$/.test(soFar))) continue;
+    if (match[0] === "." && (ABBREVIATION.test(soFar) || /(?:^|\s)[A-Za-z]\.$/.test(soFar))) continue;
     sentences.push({ start: block.start + start, end: block.start + end });
     start = end;
   }

@@ -28,7 +28,7 @@ const NAMED_BY_DAY =
 
 /** "You won't see it before the 20th". */
 const EARLIEST =
-  /(?:\b(?:will not|can(?:not)?|do not|does not|never|hardly|unlikely)|n['’]t) [^,;.]{2,40}\bbefore\s+(?:the )?$/i;
+  /(?:\b(?:will not|can(?:not)?|do not|does not|never|hardly|unlikely)|n['’]t) (?!forget|fail|miss|hesitate)[^,;.]{2,40}\bbefore\s+(?:the )?$/i;
 
 /** The last day of all, where others are named too: "before Easter, at the latest by Good Friday". */
 const LATEST_LEAD = /\b(?:at the (?:very )?latest|latest|no later than|not later than)\s*(?:by|on)?\s*(?:the )?$/i;
@@ -65,7 +65,9 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
     const lead = text.slice(0, date.start);
     // "Nobody should walk on it before Thursday": then it begins, it does not end.
     if (
-      /^(?:nobody|no one|nothing|don['’]t|do not|never|under no circumstances|on no account)\b/i.test(text) &&
+      /^(?:nobody|no one|nothing|(?:don['’]t|do not|never)(?! (?:forget|fail|miss))|under no circumstances|on no account)\b/i.test(
+        text,
+      ) &&
       /\b(?:before|until|till)\s+(?:the )?$/i.test(lead)
     )
       return false;

@@ -76,6 +76,7 @@ describe("due days", () => {
     expect(due("Come at once instead of on Friday.")).toBe("2026-03-04");
     expect(due("If I hear today you have it back on Monday.", "promise")).toBe("2026-03-09");
     expect(due("I arrive on the 18th by the slow train.", "promise")).toBe("2026-03-18");
+    expect(due("Don't forget to send it before Friday.")).toBe("2026-03-05");
     expect(due("Yes, make the plate please, Tuesday's fine.")).toBe("2026-03-10");
   });
   test("are not those on which something else happens", () => {

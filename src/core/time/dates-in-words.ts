@@ -152,7 +152,8 @@ export function findDates(
     const words = text.slice(found.start, found.end);
     if (PAST.test(words) || PAST.test(text.slice(Math.max(0, found.start - 8), found.start))) continue;
     if (!NAMES_A_DAY.test(words) || NAMES_NONE.test(words)) continue;
-    if (DURATION.test(words) || REPEATED.test(text.slice(found.end))) continue;
+    const isAll = found.end - found.start === text.trim().length;
+    if ((DURATION.test(words) && !isAll) || REPEATED.test(text.slice(found.end))) continue;
     if (SPAN.test(words) && COUNTED_FROM.test(text.slice(found.end))) continue;
     finds.push({ ...found, rule: "chrono", rank: RULES.length });
   }

@@ -143,6 +143,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "I hope you are well.",
     "Looking forward to the regatta.",
     "No need to answer this.",
+    "I left the keys on your desk.",
+    "Painting starts on Monday.",
     "Could I ask one more favour?",
     "Please accept the smoked eel.",
     "I am afraid I must trouble you again.",

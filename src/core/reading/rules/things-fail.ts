@@ -86,7 +86,7 @@ const TURNS = phrases(`
   (?:got|get|gets|getting)(?: \\p{L}+)? (?:soaked|wet|lost|stuck|stolen|damaged|crushed|squashed|dented|burned|burnt|flooded|contaminated|mixed up|muddled|tangled|delayed|wrecked)
   on (?:its|their|the) way out\\b
   (?:i|we) (?:do not|don't) like the (?:look|sound|smell|feel) of
-  left (?:the|our|my|a) (?:\\p{L}+ ){1,4}?(?:open|on|unlocked|running|unattended)\\b
+  left (?:the|our|my|a) (?:\\p{L}+ ){1,4}?(?:open|unlocked|running|unattended|switched on)\\b
   (?:much |far |even |a lot |a good deal )?worse (?:than|off|again)\\b
   (?:drops|cuts) out\\b
   (?:has|have) put (?:the |its |their |his |her )?prices? up
