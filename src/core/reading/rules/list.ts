@@ -38,6 +38,7 @@ import { unmarkedQuestion } from "./unmarked-question";
 import { wantedBy } from "./wanted-by";
 import { whoever } from "./whoever";
 import { willCome } from "./will-come";
+import { withRegret } from "./with-regret";
 
 /** Every rule that says what a passage is, in the order in which they are asked; the first that answers wins. */
 export const KIND_RULES: readonly KindRule[] = [
@@ -70,6 +71,7 @@ export const KIND_RULES: readonly KindRule[] = [
   willCome,
   goodsHarmed, // trouble last: a clause that asks or promises is that first
   tooFew,
+  withRegret,
   goodwill, // before others who are unhappy, as goodsHarmed before other damage: plainer, so they count for more
   damage,
   amiss,

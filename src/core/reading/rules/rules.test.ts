@@ -108,6 +108,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "I don't like the look of that keel.",
     "Slight hitch, the crane is in Hull.",
     "Somebody left the seacock open.",
+    "I am sorry to say that the teak comes only in week 50.",
+    "We regret to inform you that the berth has gone to another.",
     "The bilge alarm isn't responding.",
     "Two planks have rotted through.",
     "The crane broke down this morning.",
