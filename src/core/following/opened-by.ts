@@ -3,7 +3,10 @@ import type { FoundSlip } from "../reading/slip";
 import { isAnswerWithPlease } from "./bare-answer";
 import type { ChangesFound } from "./changes-in";
 import type { FollowContext } from "./context";
+import { handedWhole, isPassedOn } from "./handed-whole";
 import type { ItemChange, OpenItem } from "./item";
+import { likeness } from "./likeness";
+import { goesOnInSentence, promisedFor } from "./promised-for";
 import type { Sides } from "./sides";
 
 /** A slip that is new in its conversation, with the words that tell it from others. */
@@ -16,11 +19,6 @@ const SAME_ASK = 0.5;
 
 /** How sure it is that an ask in other words is one that was there. */
 const SAID_AGAIN = 0.75;
-
-function likeness(a: ReadonlySet<string>, b: ReadonlySet<string>): number {
-  const shared = [...a].filter((word) => b.has(word)).length;
-  return shared === 0 ? 0 : shared / Math.min(a.size, b.size);
-}
 
 /** "Emeka, the shelves are yours" is about shelves, and not about Emeka. */
 function withoutCall(text: string): string {
@@ -43,82 +41,6 @@ const ASKS_FOR_TIME =
 /** How many asks somebody owes an answer to. */
 function askedOf(writer: string, open: readonly OpenItem[], sides: Sides): number {
   return open.filter((item) => item.kind !== "trouble" && sides.owes(writer, item)).length;
-}
-
-const WANTS_MONEY = /\b(?:pay|paid|payment|settle|transfer|remit)\b/i;
-const SPEAKS_OF_MONEY = /\b(?:money|payment|amount|sum|balance|transfer|paid)\b/i;
-
-/** The one bill that somebody is to pay, where they promise money: "Your money goes out on Monday." */
-function paidFor(
-  quote: string,
-  writer: string,
-  open: readonly OpenItem[],
-  sides: Sides,
-  changed: (item: OpenItem) => boolean,
-): OpenItem | null {
-  if (!SPEAKS_OF_MONEY.test(quote)) return null;
-  const owed = open.filter(
-    (item) => item.kind === "ask" && WANTS_MONEY.test(item.quote) && sides.owes(writer, item) && !changed(item),
-  );
-  return owed.length === 1 ? owed[0]! : null;
-}
-
-/** Whether a promise goes on in the sentence in which something was promised or put off. */
-function goesOnInSentence(
-  slip: FoundSlip,
-  changes: readonly ItemChange[],
-  text: string,
-  isOwed: (item: string) => boolean,
-): boolean {
-  return changes.some(
-    ({ item, change, start, end }) =>
-      isOwed(item) &&
-      (change === "promised" || change === "moved") &&
-      end <= slip.start &&
-      !/[.!?]/.test(text.slice(Math.max(start, end - 1), slip.start)),
-  );
-}
-
-function isPassedOn({ passedOn, parts, subject }: FollowContext["letter"]): boolean {
-  return Boolean(passedOn) || /^(?:fwd?|wg):/i.test(subject) || parts.some((part) => part.kind === "forwarded");
-}
-
-/**
- * The ask that somebody is given by what is asked of them with the letter that is passed on to them: the only one that its
- * reader has not dealt with otherwise.
- */
-function handedWhole(
-  slip: FoundSlip,
-  writer: string,
-  open: readonly OpenItem[],
-  sides: Sides,
-  changed: (item: OpenItem) => boolean,
-): OpenItem | undefined {
-  if (slip.kind !== "ask" || slip.owner === null || slip.owner === writer) return undefined;
-  const left = open.filter(
-    (item) => item.kind === "ask" && item.asker !== slip.owner && sides.owes(writer, item) && !changed(item),
-  );
-  return left.length === 1 ? left[0] : undefined;
-}
-
-const POINTS_AT_IT = /\b(?:it|them|this|that|these|those|one|ones|her|him)\b/i;
-
-/**
- * The trouble that a promise cures: the only one that its writer has to see to, where nothing else is asked of them, and that
- * the promise names or points at. Null where there is none.
- */
-function curedBy(
-  quote: string,
-  words: ReadonlySet<string>,
-  writer: string,
-  open: readonly OpenItem[],
-  sides: Sides,
-  changed: (item: OpenItem) => boolean,
-): OpenItem | null {
-  const owed = open.filter((item) => sides.owes(writer, item) && !changed(item) && item.kind !== "question");
-  const [trouble] = owed;
-  if (!trouble || owed.length > 1 || trouble.kind !== "trouble") return null;
-  return POINTS_AT_IT.test(quote) || likeness(words, trouble.words) > 0 ? trouble : null;
 }
 
 /** What of a letter's slips is new, and what is only said again or done to what was open. */
@@ -161,23 +83,14 @@ export function openedBy(
           change.change !== "done" &&
           letter.text.slice(Math.min(change.end, slip.end), Math.max(change.start, slip.start)).trim().length < 4,
       );
-      const cured =
-        slip.kind === "promise"
-          ? (curedBy(quote, words, writer, open, sides, changed) ?? paidFor(quote, writer, open, sides, changed))
-          : null;
-      if (cured) {
-        again("promised", cured, null, "it is what is promised");
+      const owed = open.filter((item) => sides.owes(writer, item));
+      const left = owed.filter((item) => !changed(item));
+      const meant = slip.kind === "promise" ? promisedFor({ quote, words }, left) : null;
+      if (meant) {
+        again("promised", meant, null, "it is what is promised");
         continue;
       }
-      // "You'll get them tomorrow, I'll drive myself": how it will be done, in the same sentence.
-      if (
-        slip.kind === "promise" &&
-        near &&
-        goesOnInSentence(slip, changes, letter.text, (id) =>
-          open.some((item) => item.id === id && sides.owes(writer, item)),
-        )
-      )
-        continue;
+      if (slip.kind === "promise" && near && goesOnInSentence(slip, changes, owed, letter.text)) continue;
       // An excuse beside a change is its reason, not trouble of its own.
       if (
         slip.kind === "trouble" &&
@@ -224,7 +137,8 @@ export function openedBy(
             words.size <= MOST_WORDS_OF_A_POINTER &&
             askedOf(writer, open, sides) === 1)),
     );
-    const handed = own ?? (isPassedOn(letter) ? handedWhole(slip, writer, open, sides, changed) : undefined);
+    const left = open.filter((item) => sides.owes(writer, item) && !changed(item));
+    const handed = own ?? (isPassedOn(letter) ? handedWhole(slip, writer, left) : undefined);
     if (handed) {
       if (!changed(handed)) again("passed", handed, slip.owner, "handed to somebody else");
     } else if (same) {
