@@ -1,13 +1,14 @@
 import type { Letter, TextPart } from "../letters/letter";
 import { splitText } from "../letters/split-text";
-import { type FoundDate, findDates } from "../time/dates-in-words";
-import { addDays, PLAIN_WEEK, type WorkingCalendar } from "../time/day";
+import { findDates } from "../time/dates-in-words";
+import { PLAIN_WEEK, type WorkingCalendar } from "../time/day";
 import { figuresOf } from "../time/figures-order";
-import { dayOf, type Moment, timeOf } from "../time/moment";
-import { findTimes } from "../time/rules/time-of-day";
+import type { Moment } from "../time/moment";
+import { type Addressee, calledBehind } from "./addressee";
 import { type Clause, clausesIn } from "./clauses";
 import { countedBack, countedBackFromEvent, countsBack } from "./counted-back";
-import { dueOf, isRecurring, TOLD } from "./due";
+import { dueOf } from "./due";
+import { dueByContext } from "./due-by-context";
 import { estimateOf, speaksOfWorkBefore } from "./estimate";
 import { hasteIn } from "./haste";
 import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
@@ -156,54 +157,6 @@ const LOOKED_BACK = 400;
 /** Words that can count back from an event: most clauses have none. */
 const COUNTS_BACK = /\b(?:days?|weeks?) (?:before|ahead of|prior to)\b/i;
 
-/** Somebody is to be somewhere at a time: "be there at nine", "someone's in after four". */
-const AT_A_TIME =
-  /\b(?:be (?:there|here|in|present|on site|ready)|is in|['’]s in|in|there|come|meet)\b.{0,20}\b(?:at|after|from|before|by)\s+\S+$/i;
-
-/** A limit that is only a time of day: "before nine" is today, or tomorrow where nine is past. */
-const TIME_LIMIT = /\b(?:by|before|until|till|no later than)\s*$/i;
-
-/** The day by which something is due where no day is named: "by the same date", "before nine". */
-function dueByContext(
-  kind: SlipKind,
-  text: string,
-  last: DueFound | null,
-  before: () => readonly FoundDate[],
-  inParagraph: () => FoundDate | undefined,
-  from: Moment,
-): DueFound | null {
-  if (kind === "trouble" || kind === "question" || isRecurring(text)) return null;
-  const same =
-    /\b(?:(?:by|until|on|before|no later than|not later than) (?:the same (?:date|day)|then|that (?:date|day))|on the day)\b/i.exec(
-      text,
-    );
-  if (same && TOLD.test(text.slice(0, same.index))) return null;
-  const named = same && before().at(-1);
-  if (same && named) return { day: named.day, time: named.time, others: named.others, words: same[0] };
-  if (same && last) return { ...last, words: same[0] };
-  if (/^(?:please |and |but )*(?:do not|don['’]t|never|no\b|nobody|nothing)|\bno \p{L}+ in\b/iu.test(text)) return null;
-  // "It comes on Tuesday. Somebody should be there at nine.": on the day that was just named.
-  const times = findTimes(text);
-  const at = times.find((time) => AT_A_TIME.test(`${text.slice(0, time.start)}${text.slice(time.start, time.end)}`));
-  const day = at && inParagraph();
-  if (at && day && day.day > dayOf(from))
-    return { day: day.day, time: at.time, others: day.others, words: text.slice(at.start, at.end) };
-  const soon = kind === "promise" ? times.find(({ time }) => time > timeOf(from)) : undefined;
-  if (soon && /\bat\s/i.test(text.slice(Math.max(0, soon.start - 4), soon.end)))
-    return { day: dayOf(from), time: soon.time, others: [], words: text.slice(soon.start, soon.end) };
-  const limit = times.find(
-    (time) => TIME_LIMIT.test(text.slice(0, time.start)) || TIME_LIMIT.test(`${text.slice(time.start).split(" ")[0]} `),
-  );
-  if (!limit) return null;
-  const today = dayOf(from);
-  return {
-    day: limit.time > timeOf(from) ? today : addDays(today, 1),
-    time: limit.time,
-    others: [],
-    words: text.slice(limit.start, limit.end),
-  };
-}
-
 /** Why a slip is proposed, in words: the rule, who is meant and by what, and the words of the day. */
 function reasonOf(
   { rule, words, isTaught }: Judged,
@@ -233,25 +186,6 @@ function isWork(kind: SlipKind): boolean {
 /** A slip with how long its work takes, which its reason says too. */
 function withEstimate(slip: FoundSlip, { minutes, words }: { minutes: number; words: string }): FoundSlip {
   return { ...slip, estimate: minutes, reason: `${slip.reason}, “${words}”` };
-}
-
-/** Whom the text turns to, and since which block of it. */
-interface Addressee {
-  readonly person: Person;
-  readonly block: number;
-  /** Whether the name is that of one point of a list, and does not hold for the next. */
-  readonly isPoint: boolean;
-}
-
-/** Whom the text turns to after a name is called. Of lines that each call another, as in a list, none holds for what follows. */
-function calledBehind(
-  before: Addressee | null,
-  person: Person,
-  { block, isListItem }: Clause,
-  isHere: boolean,
-): Addressee {
-  const isOneOfSeveral = before !== null && before.block === block - 1 && before.person.id !== person.id;
-  return { person, block, isPoint: isHere && (isListItem || isOneOfSeveral) };
 }
 
 /** The words of a clause that its title is made of. */
