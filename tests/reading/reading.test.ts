@@ -21,7 +21,7 @@ describe("labelled letters", () => {
     ["l", { letters: 12, finding: 0.93, kind: 0.92, owner: 0.95, due: 0.95 }],
     ["m", { letters: 38, finding: 0.87, kind: 0.84, owner: 0.95, due: 0.9 }],
     ["n", { letters: 15, finding: 0.88, kind: 0.85, owner: 0.85, due: 0.93 }],
-    ["o", { letters: 14, finding: 0.8, kind: 0.78, owner: 0.93, due: 0.88 }],
+    ["o", { letters: 14, finding: 0.82, kind: 0.8, owner: 0.93, due: 0.88 }],
     ["p", { letters: 16, finding: 0.84, kind: 0.8, owner: 0.9, due: 0.92 }],
     ["q", { letters: 34, finding: 0.93, kind: 0.92, owner: 0.96, due: 0.94 }],
     ["r", { letters: 26, finding: 0.9, kind: 0.9, owner: 0.96, due: 0.89 }],
@@ -76,7 +76,7 @@ describe("labelled letters", () => {
     ["conversations-r", 17, 28, 0.72],
     ["conversations-t", 24, 36, 0.68],
     // From these sets nothing is learnt.
-    ["conversations-o", 29, 47, 0.33],
+    ["conversations-o", 29, 47, 0.38],
     ["conversations-s", 20, 27, 0.5],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);

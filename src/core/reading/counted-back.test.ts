@@ -27,7 +27,7 @@ test("the weekday before a day that was named", () => {
 test("days are counted back from an event whose day was named with it, and from no other", () => {
   const before = "The sale is on 10 November. The first start is at 11 on Saturday 12 December.";
   const earlier = findDates(before, from, PLAIN_WEEK);
-  const dueBefore = (text: string) => countedBackFromEvent(text, before, earlier)?.day ?? null;
+  const dueBefore = (text: string) => countedBackFromEvent(text, before, () => earlier)?.day ?? null;
   expect(dueBefore("Entries have to be here four weeks before the first start.")).toBe("2026-11-14");
   expect(dueBefore("Posters go up three days before the sale.")).toBe("2026-11-07");
   expect(dueBefore("We need it ten days before the holidays.")).toBeNull();

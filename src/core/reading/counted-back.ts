@@ -18,13 +18,17 @@ const BACK_FROM_EVENT = new RegExp(
 /**
  * The day that words count back from an event whose day was named in a sentence before; null where none do.
  * @param before what stands before the clause
- * @param earlier the days named in it
+ * @param earlier looks for the days named in it; asked only where something is counted back
  */
-export function countedBackFromEvent(text: string, before: string, earlier: readonly FoundDate[]): DueFound | null {
+export function countedBackFromEvent(
+  text: string,
+  before: string,
+  earlier: () => readonly FoundDate[],
+): DueFound | null {
   const words = BACK_FROM_EVENT.exec(text);
   if (!words) return null;
   const event = words[3]!.toLowerCase();
-  const from = earlier.findLast(({ start, end }) => {
+  const from = earlier().findLast(({ start, end }) => {
     const sentence = before.slice(before.lastIndexOf(". ", start) + 1, end + before.slice(end).search(/[.!?]|$/));
     return sentence.toLowerCase().includes(event);
   });

@@ -22,7 +22,10 @@ export const TOLD = /\b(?:tell|inform|remind|warn|explain|let \w+ (?:\w+ )?know)
 const HAPPENED =
   /\b(?:i|we|you|he|she|they|who|which)(?:['’]d| had| have|['’]ve)? (?:(?!need\b)\p{L}+ed|sent|wrote|said|met|spoke|rang|paid|told|gave|got|took|made|came|went|saw)\b[^,;:]{0,40}\b(?:on|at|in|since|of|the|last)\s*(?:the )?$/iu;
 
+/** "The Thursday run": what goes on that day. */
 const GOES_ON_THAT_DAY = /^ (?:run|round|delivery|post)\b/i;
+
+/** "The Thursday people": whom or what a day names. */
 const NAMED_BY_DAY =
   /^ (?:people|lot|group|class|course|team|crowd|session|shift|slot|market|club|order|delivery|run|round|meeting|lesson|edition|paper|customers?|guests?)\b/i;
 
@@ -36,6 +39,7 @@ const LATEST_LEAD = /\b(?:at the (?:very )?latest|latest|no later than|not later
 /** "At once instead of on Friday": the day that no longer counts. */
 const OTHERWISE = /\b(?:instead of|rather than|(?:and|but|,) not)\s+(?:on|by|at|for|until|till)?\s*(?:the )?$/i;
 
+/** "I arrive on the 18th": the day is the promise's own. */
 const OWN_COMING = /\b(?:i|we)(?:['’]ll| will| shall)? (?:arrive|start|begin|open|leave)\s+(?:on|at)?\s*(?:the )?$/i;
 
 /** "Valid until the end of November". */

@@ -57,6 +57,7 @@ function nameBehind(text: string, named: readonly Named[]): Named | undefined {
   );
 }
 
+/** "Make sure that somebody is in." */
 const SEE_TO_IT =
   /^(?:(?:and|so|but|then|also|just|please|kindly|do)[\s,]+)*(?:make (?:sure|certain)|ensure|see to it|take care|arrange|check)\b.*\b(?:someone|somebody|anyone|everyone|everybody)\b/i;
 

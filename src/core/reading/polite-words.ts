@@ -6,11 +6,11 @@ const POLITE =
 const DONE_TO_THING =
   /^(?:(?:and|but|so|also|then)[, ]+)*(?:can|could|may|should) (?!be\b|it be (?:that|because)|i\b|we\b|you\b|there\b)(?:the |that |this |these |those |it\b|they\b|all |my |our |your |an? |[a-zß-ÿ]+ )?(?:[a-zß-ÿ’'-]+ ){0,5}be (?!(?:right|true|the|a|an|that|enough|in|at)\b)(?:[a-zß-ÿ-]+ )?[a-zß-ÿ]{2,}(?:ed|en|wn|pt|nt|ld|ut|ung|ought|aught|ne|t|one|ready|clean|free|back|there)\b(?!.*\bat all\b)/i;
 
-/** "Could the invoice go to the other office?" */
 /** "Can it have fewer legs?" */
 const THING_TO_HAVE =
   /^(?:(?:and|but|so|also|then)[, ]+)*(?:can|could) (?:it|they|the [a-zß-ÿ]+) (?:have|get) (?!been|come|gone|had)/i;
 
+/** "Could the invoice go to the other office?" */
 const THING_TO_GO =
   /^(?:(?:and|but|so|also|then)[, ]+)*(?:can|could) (?:the|that|this|these|those|all|our|your|his|her|their)\b(?: [a-zß-ÿ’'-]+){0,4} (?:go|come|stay|wait|start|begin|leave|arrive|move|take place)\b/i;
 

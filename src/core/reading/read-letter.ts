@@ -154,9 +154,6 @@ function isAdvert({ text, parts, automatic, references }: Letter, read: readonly
 /** Characters before a clause in which the day is looked for that it counts back from. */
 const LOOKED_BACK = 400;
 
-/** Words that can count back from an event: most clauses have none. */
-const COUNTS_BACK = /\b(?:days?|weeks?) (?:before|ahead of|prior to)\b/i;
-
 /** Why a slip is proposed, in words: the rule, who is meant and by what, and the words of the day. */
 function reasonOf(
   { rule, words, isTaught }: Judged,
@@ -292,11 +289,11 @@ export function readLetter(
     };
     const due: DueFound | null =
       (back ? countedBack(clause.text, [...before(), ...dates]) : null) ??
-      (found.kind !== "trouble" && dates.length === 0 && COUNTS_BACK.test(clause.text)
+      (found.kind !== "trouble" && dates.length === 0
         ? countedBackFromEvent(
             clause.text,
             letter.text.slice(Math.max(0, clause.start - LOOKED_BACK), clause.start),
-            before(),
+            before,
           )
         : null) ??
       dueOf(found.kind, clause.text, dates) ??
