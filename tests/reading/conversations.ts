@@ -5,14 +5,17 @@ import type { ChangeKind } from "@/core/following/item";
 import { LEARNT } from "@/core/following/weighing/learnt";
 import type { Letter } from "@/core/letters/letter";
 import { PLAIN_READING, type ReadingSettings } from "@/core/reading/read-letter";
-import { isSure } from "@/core/reading/slip";
+import { isSure, type SlipKind } from "@/core/reading/slip";
 import { letterOf, PEOPLE, personKnown } from "./labelled";
 import { f1, overlap, squash } from "./overlap";
 
 interface Opens {
   readonly id: string;
-  readonly kind: string;
+  readonly kind: SlipKind;
   readonly quote: string;
+  /** Addresses. */
+  readonly owner: string | null;
+  readonly due: string | null;
 }
 interface Changes {
   readonly item: string;
@@ -52,11 +55,18 @@ export const CONVERSATION_SETS = [
   "conversations-r",
   "conversations-s",
   "conversations-t",
+  "conversations-u",
+  "conversations-v",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
 /** Sets from which nothing is learnt: what is measured on them is what strangers' conversations are likely to come to. */
-export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = ["conversations-o", "conversations-s"];
+export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [
+  "conversations-o",
+  "conversations-s",
+  "conversations-u",
+  "conversations-v",
+];
 
 export async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);
@@ -69,8 +79,18 @@ export async function labelledConversations(set: ConversationSet): Promise<Label
       const marks = [...lines.join("\n").matchAll(MARK)];
       letters.push({
         letter: await letterOf(head!, lines.join("\n").replace(MARK, "$6")),
-        opens: marks.flatMap(([, what, id, kind, , , quote]) =>
-          what === "open" ? [{ id: id!, kind: kind!, quote: quote! }] : [],
+        opens: marks.flatMap(([, what, id, kind, owner, due, quote]) =>
+          what === "open"
+            ? [
+                {
+                  id: id!,
+                  kind: kind as SlipKind,
+                  quote: quote!,
+                  owner: owner === "-" ? null : personKnown(owner!).address,
+                  due: days(due!)[0] ?? null,
+                },
+              ]
+            : [],
         ),
         changes: marks.flatMap(([, what, item, change, due, owner, quote]) =>
           what === "change"

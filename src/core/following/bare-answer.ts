@@ -13,7 +13,7 @@ export const THANKS_ONLY =
 export function isAnswerWithPlease(text: string): boolean {
   return /,?\s+please[.!]*$/i.test(text) && text.split(/\s+/).length <= 8 && !isImperative(text) && !ASKS.test(text);
 }
-const ASKS = /\b(?:could|can|would|will|need|send|let|tell|by|before|until)\b/i;
+const ASKS = /\b(?:(?:could|can|would|will) (?:you|we|i|somebody|someone)|need|send|let|tell|by|before|until)\b/i;
 
 /** Words with which an answer begins and which answer nothing: "Oh dear, sorry." */
 export function isInterjection(text: string): boolean {
@@ -28,6 +28,11 @@ export const INTRODUCES = /^(?:hi|hello|hey|dear|hallo|good \w+)\b[^.!?]{0,40}\b
 /** "Not me.", "no idea": nothing has become of anything. */
 export const KNOWS_NOTHING =
   /^(?:sorry,? )?(?:not (?:me|i|mine|us)|no idea|no clue|not a clue|(?:i )?(?:don['’]t|do not) know|haven['’]t a clue|beats me)[\s.!]*$/i;
+
+/** Whether words are courtesy, or say that nothing has become of anything. */
+export function saysNothing(text: string): boolean {
+  return [THANKS_ONLY, INTRODUCES, KNOWS_NOTHING, INTERJECTION].some((pattern) => pattern.test(text));
+}
 
 /** "Here it is", "attached": what goes with a letter. */
 export const GOES_WITH_IT =
@@ -65,3 +70,10 @@ export function bareTargets(left: readonly OpenItem[], text: string): OpenItem[]
 /** An ask that turns to somebody, unlike "the blue one needs another week". */
 export const TURNS_TO =
   /\b(?:please|kindly|(?:could|can|would|will) (?:you|somebody|someone|one of you)|let (?:me|us)|tell (?:me|us)|(?:i|we) (?:still |also )?need (?:the|your|their|his|her|its|a|an|to know))\b|\?$/i;
+
+/** "Monday is fine", "yes", a thumb: somebody agrees, and nothing more. */
+export function agrees(text: string): boolean {
+  return AGREES.test(text) || !/[\p{L}\d]/u.test(text);
+}
+const AGREES =
+  /^(?:(?:yes|yep|yeah|ok|okay|sure|fine|agreed|of course|certainly|gladly|no problem|by all means)\b|(?:that|it|this|(?:the )?\d{1,2}(?:st|nd|rd|th)?|tomorrow|today|tonight|noon|mon|tues?|wed(?:nes)?|thur?s?|fri|satur|sun)(?:day)?\b.{0,30}\b(?:fine|ok|okay|good|great|perfect|works|suits|acceptable|granted|in order|all right|will do)\b)/i;

@@ -58,7 +58,7 @@ export const ASKER_CUES: readonly Cue[] = [
     change: "called off",
     name: "no longer wanted",
     pattern:
-      /\b(?:no (?:further |more )?need (?:for|of|to)\b|(?:no longer|not|don['’]t|do not|doesn['’]t|isn['’]t|aren['’]t|neither)\b.{0,30}\b(?:need|needed|want|wanted|required|necessary)\b(?:.{0,20}(?:any ?more|after all|now))?|(?:need|want) (?:neither|none|no more)\b|no longer (?:need|want|required)|don['’]t trouble\b|please (?:disregard|ignore)\b|hold the \w+|forget (?:about )?(?:the|it|that|my|our)|cancel(?:led|s)?\b|please (?:don['’]t|do not) (?!forget|hesitate|wait|worry|be |mind|let )|call(?:ed|ing)? (?:it |that |the \w+ )?off|never mind|strike (?:it|them|from|the)|can strike|scrap (?:the|that|it)|drop (?:the|it|that)|withdraw|(?:is|are|have) off the (?:list|table)|don['’]t bother|no (?:\w+ )?(?:either|any ?more|after all)\b|has (?:fallen|been) (?:through|called off)|won['’]t be (?:needing|needed))/i,
+      /\b(?:no (?:further |more )?need (?:for|of|to)\b|(?:no longer|not|don['’]t|do not|doesn['’]t|isn['’]t|aren['’]t|neither)\b.{0,30}\b(?:need|needed|want|wanted|required|necessary)\b(?:.{0,20}(?:any ?more|after all|now))?|(?:need|want) (?:neither|none|no more)\b|no longer (?:need|want|required)|don['’]t trouble\b|please (?:disregard|ignore)\b|hold the \w+|forget (?:about )?(?:the|it|that|my|our)|cancel(?:led|s)?\b|please (?:don['’]t|do not) (?!forget|hesitate|wait|worry|be |mind|let )|call(?:ed|ing)? (?:it |that |the \w+ )?off|never mind|strike (?:it|them|from|the)|can strike|scrap (?:the|that|it)|drop (?:the|it|that)|withdraw|(?:is|are|have) off the (?:list|table)|don['’]t bother|no (?:\w+ )?(?:either|any ?more|after all)\b|(?:has|have|had) (?:fallen through|been (?:called off|cancelled))|\b(?:is|are) off[.!]?$|won['’]t be (?:needing|needed))/i,
   },
   {
     change: "reminded",
@@ -76,6 +76,11 @@ export const ASKER_CUES: readonly Cue[] = [
     change: "moved",
     name: "wanted at another time",
     pattern:
-      /\b(?:instead\b|can (?:take|wait) (?:until|till)|no earlier|earlier than|rather (?:by|on)|(?:need|want|wanted|needed) .{0,40}\b(?:already )?(?:by|on|before)\b|now (?:need|want|by)|not (?:before|until)|(?:bring|move|pull|push) .{0,20}(?:forward|back|to)|as late as)/i,
+      /\b(?:instead\b|(?:days?|weeks?) (?:earlier|sooner|later)\b|can (?:take|wait) (?:until|till)|no earlier|earlier than|rather (?:by|on)|(?:need|want|wanted|needed) .{0,40}\b(?:already )?(?:by|on|before)\b|now (?:need|want|by)|not (?:before|until)|(?:bring|move|pull|push) .{0,20}(?:forward|back|to)|as late as)/i,
   },
 ];
+
+/** Whether whoever wants a thing says that they no longer do. */
+export function isCalledOff(text: string): boolean {
+  return ASKER_CUES.some(({ change, pattern }) => change === "called off" && pattern.test(text));
+}

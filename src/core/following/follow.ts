@@ -22,11 +22,16 @@ const MOST_OPEN = 120;
 /** What is proposed by its wording alone opens something from this confidence on. */
 const PLAIN_ENOUGH = 0.5;
 
+/** How sure an ask must be to open something in an answer. */
+const PLAIN_IN_ANSWER = 0.7;
+
 /**
  * Whether a slip opens something where nobody is there to keep or brush it off: one that is wrong also takes the answers that
  * belong to others.
  */
-function isPlain({ rule, confidence }: Opened): boolean {
+function isPlain({ kind, rule, confidence }: Opened, isAnswer: boolean): boolean {
+  // Who owes an answer gives one, rather than asking for something by half a sentence.
+  if (isAnswer && kind === "ask" && confidence < PLAIN_IN_ANSWER) return false;
   return confidence >= PLAIN_ENOUGH || !isByWordingAlone(rule);
 }
 
@@ -58,7 +63,9 @@ export class Following {
       if (context.sides.wants(context.writer, item)) item.raised = number;
       applyTo(item, change);
     }
-    const opens = opened.slips.filter(isPlain).map((slip, i) => itemOpened(slip, context, number, i + 1));
+    const isAnswer = open.some((item) => item.kind !== "trouble" && context.sides.owes(context.writer, item));
+    const plain = opened.slips.filter((slip) => isPlain(slip, isAnswer));
+    const opens = plain.map((slip, i) => itemOpened(slip, context, number, i + 1));
     this.items.push(...opens);
     return { opens, changes: opened.changes };
   }

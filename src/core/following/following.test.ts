@@ -66,6 +66,33 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
     ]);
   });
 
+  test("a day that is asked for by how much earlier moves it; that it is off calls it off", async () => {
+    const DATED = "Could you rebind the two ledgers by Friday? And we need a price for the vellum.";
+    expect((await after(DATED, HUGH, "Can the ledgers come two days earlier?")).changes).toEqual([
+      [1, "moved", "2026-11-04", null],
+    ]);
+    expect((await after(DATED, HUGH, "The vellum has been cancelled by the bishop.")).changes).toEqual([
+      [2, "called off", null, null],
+    ]);
+  });
+
+  test("who is content with what was promised changes nothing, nor does a thumb", async () => {
+    const following = new Following(people);
+    following.read(await letter(2, HUGH, WIL, "Could you rebind the two ledgers by Friday?"));
+    following.read(await letter(3, WIL, HUGH, "The ledgers will be with you on Monday."));
+    expect(following.read(await letter(4, HUGH, WIL, "Monday is in order.")).changes).toEqual([]);
+    expect(following.read(await letter(5, HUGH, WIL, "👍")).changes).toEqual([]);
+  });
+
+  test("what ends with “please” answers a question, and asks nothing", async () => {
+    const found = await after(
+      "How stiff should the cloth of the covers be?",
+      WIL,
+      "As stiff as you can make it, please.",
+    );
+    expect([found.opens, found.changes]).toEqual([[], [[1, "done", null, null]]]);
+  });
+
   test("the same ask again opens nothing, a new one does", async () => {
     const again = await after(TWO, HUGH, "Could you rebind the two ledgers, please?");
     expect([again.opens, again.changes]).toEqual([[], [[1, "reminded", null, null]]]);

@@ -5,6 +5,21 @@ import type { Day } from "../time/day";
 export const CHANGES = ["done", "called off", "declined", "passed", "moved", "part", "promised", "reminded"] as const;
 export type ChangeKind = (typeof CHANGES)[number];
 
+const NEVER: Readonly<Record<SlipKind, ReadonlySet<ChangeKind>>> = {
+  ask: new Set(),
+  question: new Set(["moved", "declined", "called off"]),
+  promise: new Set(["passed", "declined"]),
+  trouble: new Set(["declined", "called off", "reminded"]),
+};
+
+/**
+ * Whether such a thing can become so: a question is answered or not, but not put off; trouble that somebody cannot cure is
+ * trouble still.
+ */
+export function canBecome(kind: SlipKind, change: ChangeKind): boolean {
+  return !NEVER[kind].has(change);
+}
+
 /** Something that a conversation has left open. Addresses are in lower case. */
 export interface OpenItem {
   readonly id: string;

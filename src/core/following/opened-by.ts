@@ -3,10 +3,12 @@ import type { FoundSlip } from "../reading/slip";
 import { isAnswerWithPlease } from "./bare-answer";
 import type { ChangesFound } from "./changes-in";
 import type { FollowContext } from "./context";
+import { isCalledOff } from "./cues";
 import { handedWhole, isPassedOn } from "./handed-whole";
 import type { ItemChange, OpenItem } from "./item";
 import { likeness } from "./likeness";
 import { goesOnInSentence, promisedFor } from "./promised-for";
+import { wantsWords } from "./said";
 import type { Sides } from "./sides";
 
 /** A slip that is new in its conversation, with the words that tell it from others. */
@@ -65,8 +67,8 @@ export function openedBy(
       changes.push({
         item: item.id,
         change,
-        due: slip.due?.day ?? null,
-        otherDays: slip.due?.others ?? [],
+        due: change === "done" ? null : (slip.due?.day ?? null),
+        otherDays: change === "done" ? [] : (slip.due?.others ?? []),
         owner,
         quote,
         start: slip.start,
@@ -101,7 +103,14 @@ export function openedBy(
       opened.push({ ...slip, words });
       continue;
     }
-    if (covering.length > 0 && isAnswerWithPlease(quote)) continue;
+    if (isAnswerWithPlease(quote)) {
+      if (covering.length > 0) continue;
+      // "As stiff as you can make them, please.": of what the other side asked last.
+      const questions = open.filter((item) => wantsWords(item) && sides.owes(writer, item));
+      const question = questions.findLast((item) => !changed(item));
+      if (question) again("done", question, null, "it is answered");
+      if (questions.length > 0) continue;
+    }
     if (BRING_IT.test(quote)) {
       const owed = open.filter((item) => item.kind === "ask" && item.asker === slip.owner && sides.owes(writer, item));
       if (owed.length === 1) {
@@ -109,7 +118,8 @@ export function openedBy(
         continue;
       }
     }
-    if (covering.some((change) => change.change !== "done" && change.change !== "called off")) continue;
+    if (covering.some((change) => change.change !== "done" && (change.change !== "called off" || isCalledOff(quote))))
+      continue;
     const isShort = quote.split(/\s+/).length <= 7;
     const asked = open.filter((item) => sides.wants(writer, item));
     const same =

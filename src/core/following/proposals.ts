@@ -1,9 +1,7 @@
+import { agrees } from "./bare-answer";
 import type { FollowContext } from "./context";
 import type { OpenItem } from "./item";
 import type { Ruled } from "./weighing/choose";
-
-const AGREES =
-  /^(?:(?:yes|yep|yeah|ok|okay|sure|fine|agreed|of course|certainly|gladly|no problem|by all means)\b|(?:that|it|this|(?:the )?\d{1,2}(?:st|nd|rd|th)?|tomorrow|today|tonight|noon|mon|tues?|wed(?:nes)?|thur?s?|fri|satur|sun)(?:day)?\b.{0,30}\b(?:fine|ok|okay|good|great|perfect|works|suits|acceptable|granted|in order|all right|will do)\b)/i;
 
 /** What an answer to such a question is taken for: "tomorrow noon is all right" sounds like a promise. */
 const ANSWERS: ReadonlySet<string> = new Set(["done", "promised"]);
@@ -20,7 +18,7 @@ export function agreeToDays(context: FollowContext, open: readonly OpenItem[], c
     const { proposes } = question;
     if (!proposes || !answer || !ANSWERS.has(answer.said.change)) continue;
     const { text } = answer.segment;
-    if (!AGREES.test(text) || REFUSES.test(text)) continue;
+    if (!agrees(text) || REFUSES.test(text)) continue;
     if (answer.said.change !== "done")
       changes.set(question.id, { ...answer, said: { ...answer.said, change: "done", due: null } });
     const owed = open.filter(

@@ -8,6 +8,7 @@ import { numberIn } from "./numbers";
 import { passedTo } from "./passed-to";
 import { pastOf } from "./past-of";
 import type { Segment } from "./segments";
+import { shifted } from "./shifted";
 
 /** Whether a text counts fewer than were asked for. */
 function isFewer(text: string, quote: string): boolean {
@@ -34,7 +35,7 @@ function firstCue(cues: readonly Cue[], text: string): Cue | null {
 
 /** What is said of a condition, a reason or another time is not said of the thing itself. */
 const SUBORDINATE =
-  /,?\s\b(?:once|when|whenever|as soon as|after|(?:until|till)(?! (?:mon|tues|wednes|thurs|fri|satur|sun|next|tomorrow|the \d|\d))|(?<!\bnot )before|because|since|if|unless|as (?:the|it|they|we|i|my|our|your)|which is why|so that)\b.*$/i;
+  /,?\s\b(?:once|when|whenever|as soon as|after|(?:until|till)(?! (?:mon|tues|wednes|thurs|fri|satur|sun|next|tomorrow|the \d|\d))|(?<!\bnot )before(?! (?:mon|tues|wednes|thurs|fri|satur|sun|tomorrow|the \d|\d|noon|lunch|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve))|because|since|if|unless|as (?:the|it|they|we|i|my|our|your)|which is why|so that)\b.*$/i;
 
 export function mainClause(text: string): string {
   const main = text.replace(SUBORDINATE, "");
@@ -65,6 +66,11 @@ export const WILL_ANSWER =
 
 export function dueIn(context: FollowContext, text: string): DueFound | null {
   return dueOf("promise", text, findDates(text, context.sent, context.settings.calendar, context.settings.figures));
+}
+
+/** The day that a text names for an item, be it only by how much earlier or later. */
+export function dueFor(context: FollowContext, text: string, item: OpenItem): DueFound | null {
+  return dueIn(context, text) ?? shifted(text, item.due);
 }
 
 const HEADING = /^(?:as (?:for|to|regards)|about|regarding|concerning|on)\b|[:]$/i;
@@ -101,6 +107,10 @@ const SOMEBODY_TELLS =
 const IS_AWAY =
   /\b(?:is|am|are|['’]s|['’]m|['’]re) (?:still )?(?:away|off|out|ill|sick|abroad|travelling|at (?:sea|home)|on (?:holiday|leave|vacation|tour|a course))\b/i;
 
+export function isAway(text: string): boolean {
+  return IS_AWAY.test(text);
+}
+
 /** What the side that owes an item says of it. */
 export function saidByOwner(
   context: FollowContext & { partly: ReadonlySet<string> },
@@ -110,7 +120,7 @@ export function saidByOwner(
 ): Said | null {
   const { text } = segment;
   if (/\?$/.test(text)) return null;
-  const due = dueIn(context, text);
+  const due = dueFor(context, text, item);
   const to = passedTo(text, context.people, context.writer, new Set([item.asker]));
   // "Who will bring it?" is answered by a name.
   const isWho = wantsWords(item) && /\bwho\b/i.test(item.quote);
@@ -182,7 +192,7 @@ export function saidByOwner(
       isNamed,
       reason: cue.name,
     };
-  if (due && item.kind !== "trouble" && !IS_AWAY.test(text) && (isNamed || text.split(/\s+/).length <= 7))
+  if (due && item.kind !== "trouble" && !isAway(text) && (isNamed || text.split(/\s+/).length <= 7))
     return promised("a day is named");
   // What is written right below the words that ask, and says nothing of doing it, is what was asked for.
   if (isNamed && segment.answers !== null && item.kind === "ask") return done;
@@ -198,7 +208,7 @@ export function saidByAsker(context: FollowContext, segment: Segment, item: Open
   const cue = firstCue(ASKER_CUES, text);
   if (!cue) return null;
   if (cue.change === "called off") return { change: cue.change, due: null, owner: null, isNamed, reason: cue.name };
-  const due = dueIn(context, text);
+  const due = dueFor(context, text, item);
   if (cue.change === "moved")
     return due && item.due !== due.day && item.kind !== "question" && (item.kind !== "trouble" || item.isPromised)
       ? { change: "moved", due, owner: null, isNamed, reason: cue.name }
@@ -234,5 +244,9 @@ export function stronger(a: Said, b: Said): Said {
 /** "So it will be Thursday": a day is given for something that is not named. */
 export function isDayGiven(context: FollowContext, text: string): boolean {
   const cue = firstCue(OWNER_CUES, mainClause(text))?.change;
-  return (cue === "promised" || cue === "moved") && dueIn(context, text) !== null;
+  return (cue === "promised" || cue === "moved") && (dueIn(context, text) !== null || AN_HOUR.test(text));
 }
+
+/** "He is with you before nine." */
+const AN_HOUR =
+  /\b(?:by|before|at) (?:noon|midday|lunch(?:time)?|midnight|\d{1,2}(?! \w*(?:per|day|week|piece))|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?: o['’]?clock)?[.!]?$/i;

@@ -18,6 +18,17 @@ export interface Segment {
 const TURN =
   /;\s+|,\s+(?=(?:he|she|they|it|we|i|you)(?:['’]\w+)?\s+\S+)|,\s+(?=(?:and|but|so|while|though|whereas|the|as to|as for|then)\s+\S+\s+\S+)|\s+(?=(?:and|but) (?:the|your|our|so|we|i|you|he|she|it|they)\s+\S+)|\s[–—-]\s+/gi;
 
+/** "Bibs, I regret, we do not carry": what is put in between commas says nothing of its own. */
+const PUT_IN =
+  /(?:^|,)\s*(?:(?:i|we) (?:regret|fear|think|hope|suppose|guess|believe|must say|admit|confess)|(?:i['’]?m|i am|we['’]?re|we are) (?:sorry|afraid|sure)|you know|you see|it seems|as you know|of course|alas)\s*$/i;
+
+/** Whether a comma stands before or behind what is put in, or behind a single word: then the sentence goes on. */
+function isBroken(before: string, cut: string): boolean {
+  if (!cut.startsWith(",")) return false;
+  const said = before.slice(before.search(/[^;]*$/)).replace(PUT_IN, "");
+  return PUT_IN.test(before) ? said.trim() === "" || !/\s/.test(said.trim()) : !/\s/.test(said.trim());
+}
+
 /** "1:", "2)" at the head of an answer. */
 const NUMBER = /^\(?(\d{1,2})\s?[:.)]\s+/;
 
@@ -39,7 +50,8 @@ export function segmentsOf(text: string, parts: readonly TextPart[]): Segment[] 
       (part) => part.kind === "quoted" && part.end <= clause.start && text.slice(part.end, clause.start).trim() === "",
     );
     const answers = above ? text.slice(Math.max(above.start, above.end - QUOTED_ABOVE), above.end) : null;
-    const cuts = [...raw.replace(/\s/g, " ").matchAll(TURN)];
+    const flat = raw.replace(/\s/g, " ");
+    const cuts = [...flat.matchAll(TURN)].filter((cut) => !isBroken(flat.slice(0, cut.index), cut[0]));
     let at = 0;
     for (const cut of [...cuts, null]) {
       const end = cut ? cut.index : raw.length;

@@ -17,6 +17,11 @@ export interface Clause {
   readonly block: number;
 }
 
+/** "Newspapers yes, cigarettes no. Emeka will call": what shortens a word before a number or a month, and ends a sentence before others. */
+const ALSO_A_WORD = /\b(?:no|mon|tues?|wed|thurs?|fri)\.$/i;
+const ANEW =
+  /^\s+(?!(?:Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec)[a-z]*\b\.?(?:\s\d|$))(?:\p{Lu}\p{Ll}|I\b|A\b)/u;
+
 const ABBREVIATION =
   /\b(?:e\.g|i\.e|mr|mrs|ms|dr|st|no|nr|approx|incl|ca|vs|etc|fig|p\.s|tel|ext|ref|dept|co|ltd|inc|a\.m|p\.m|jan|feb|mar|apr|jun|jul|aug|sept?|oct|nov|dec|resp|max|min|avg|temp|vol|pp|para|sect?|art|cf|viz|al|bzw|inkl|assoc|est|mtg|wk|hrs|mins?|qty|ltd|plc|gen|prof|rev|hon|sr|jr|mon|tues?|wed|thurs?|fri)\.$/i;
 
@@ -86,7 +91,8 @@ function sentencesOf(text: string, block: Block): { start: number; end: number }
     const soFar = flat.slice(start, end);
     // “He asked ‘why?’ and left”: the mark belongs to what is quoted.
     if (usesCapitals && /["'”’]$/.test(match[0]) && /^\s+\p{Ll}/u.test(flat.slice(end, end + 30))) continue;
-    if (match[0] === "." && (ABBREVIATION.test(soFar) || /(?:^|\s)[A-Za-z]\.$/.test(soFar))) continue;
+    const isShort = ABBREVIATION.test(soFar) && !(ALSO_A_WORD.test(soFar) && ANEW.test(flat.slice(end, end + 30)));
+    if (match[0] === "." && (isShort || /(?:^|\s)[A-Za-z]\.$/.test(soFar))) continue;
     sentences.push({ start: block.start + start, end: block.start + end });
     start = end;
   }
@@ -157,7 +163,10 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
       NAME_CALLED.test(rest) ||
       (/\b(?:so|but)\s$/.test(match[0]) && isImperative(rest)) ||
       (/\band\s$/.test(match[0]) && /^(?:i|we) [a-z]+ \S/i.test(rest) && isImperative(before.trim()));
+    // "Please have ready what they can take home, and send me …": two orders, whatever "can" stands in the first.
+    const ordersAnew = /^,\s/.test(match[0]) && isImperative(before.trim().replace(/^please /i, ""));
     const sameDoer =
+      !ordersAnew &&
       /\band\b/i.test(match[0]) &&
       /^(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|take|put|give|sign|write|mail|use|keep|find|change|move|pay|come|have)\b/i.test(
         rest,

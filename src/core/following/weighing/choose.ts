@@ -1,9 +1,10 @@
 import { tellingWords } from "../../finding/telling-words";
-import { TURNS_TO } from "../bare-answer";
+import { dayOf } from "../../time/moment";
+import { agrees, TURNS_TO } from "../bare-answer";
 import type { FollowContext } from "../context";
 import type { OpenItem } from "../item";
 import { passedTo } from "../passed-to";
-import { dueIn, type Said } from "../said";
+import { dueFor, isAway, type Said } from "../said";
 import type { Segment } from "../segments";
 import type { Weighed } from "./weigh";
 
@@ -16,13 +17,18 @@ export interface Ruled {
 /** A change that counts, and how sure it is. */
 export interface Chosen extends Ruled {
   readonly confidence: number;
+  /** Whether the rules say so, alone or beside the words. */
+  readonly isRuled: boolean;
 }
 
-/** From here on the words alone are believed where the rules find nothing: that anything changes, and what. */
-const LIKELY = 0.8;
-const LIKELY_WHAT = 0.6;
+/** From here on the words are believed: of what their writer owes, and of what they want, where thanks sound much like news. */
+const LIKELY = 0.5;
+const LIKELY_OF_WANTED = 0.7;
 
-/** From here on they say of what the rules find what it is: the rules know the words of a change, and not whom it goes on about. */
+/** Below it, what the rules find of a thing that nobody names is taken for something else. */
+const NOT_ALL_BUT_NONE = 0.15;
+
+/** Below it, rules that name the thing know better what has become of it. */
 const TELLS = 0.5;
 
 /** From here on they bear out what the rules find. */
@@ -46,14 +52,19 @@ function asksSomethingElse({ text }: Segment, item: OpenItem): boolean {
 
 /** What the weighed words say, in the terms of the rules. */
 function saidBy(context: FollowContext, item: OpenItem, { change, segments, segment }: Weighed): Said {
-  const due = segments.map((one) => dueIn(context, one.text)).find((one) => one !== null) ?? null;
+  const due = segments.map((one) => dueFor(context, one.text, item)).find((one) => one !== null) ?? null;
   const base = { due: null, owner: null, isNamed: false, reason: "by the way it is put" };
   const isLater = due !== null && item.due !== null && due.day > item.due && !due.others.includes(item.due);
+  // To ask again with another day is to ask for that day.
+  if (change === "reminded" && due !== null && due.day !== item.due && context.sides.wants(context.writer, item))
+    return { ...base, change: "moved", due };
   switch (change) {
     case "promised":
     case "moved":
       if (isLater || (change === "moved" && context.sides.wants(context.writer, item)))
         return { ...base, change: "moved", due };
+      // "We need it on the 19th though, and could only spare it on the 21st": the day it had is not the one it moves to.
+      if (change === "moved" && due !== null && due.day === item.due) return { ...base, change };
       // Whoever takes on what nobody had yet is its owner from then on.
       if (item.owner === null && (item.kind === "ask" || item.kind === "question") && change === "promised")
         return { ...base, change: "passed", due, owner: context.writer };
@@ -61,55 +72,61 @@ function saidBy(context: FollowContext, item: OpenItem, { change, segments, segm
       return { ...base, change: due !== null && !item.isPromised ? "promised" : change, due };
     case "passed": {
       const to = passedTo(segment.text, context.people, context.writer, new Set([item.asker]));
+      // A question is handed to somebody by naming them; other words answer it.
+      if (!to && item.kind === "question") return { ...base, change: "done" };
       return { ...base, change, due, owner: to?.person?.address ?? null };
     }
     case "part":
       return { ...base, change, due };
+    case "done":
+      // "It goes out with the Thursday run": trouble that is still to be cured.
+      return item.kind === "trouble" && due !== null && due.day > dayOf(context.sent)
+        ? { ...base, change: "promised", due }
+        : { ...base, change };
     default:
       return { ...base, change };
   }
 }
 
+/** How sure a change is of which the rules and the words say the same. */
+function agreed({ said }: Ruled, { whether, what, isShared }: Weighed): number {
+  const isBorneOut = whether > BORNE_OUT && what >= BORNE_OUT_WHAT && !(isShared && !said.isNamed);
+  return isBorneOut ? AGREED : said.isNamed ? NAMED : RULED;
+}
+
 /**
- * What counts of an item's change by the rules and by the weight of its words: where both agree it is sure; where the rules
- * find nothing, plain words count alone. Null where nothing changes.
- * @param taken segments that the rules have understood of other items
+ * What counts of an item's change by the rules and by the weight of its words. Words are the wider net, and what they say
+ * counts; rules that name the thing count beside them, and where both agree it is sure. Null where nothing changes.
+ * @param weighed undefined where nothing could be weighed: then the rules count alone
  */
 export function choose(
   context: FollowContext,
   item: OpenItem,
   ruled: Ruled | null,
   weighed: Weighed | undefined,
-  taken: ReadonlySet<Segment>,
 ): Chosen | null {
-  // A guess that the words do not bear out is none.
-  if (ruled?.said.isGuessed && weighed && weighed.whether <= BORNE_OUT) return null;
-  if (ruled) {
-    const said = weighed && saidBy(context, item, weighed);
-    if (
-      said &&
-      ruled.said.change !== "passed" &&
-      said.change !== "called off" &&
-      !(said.change === "done" && ruled.said.due !== null) &&
-      said.change !== ruled.said.change &&
-      weighed.whether > TELLS &&
-      weighed.what >= TELLS &&
-      weighed.segments.includes(ruled.segment)
-    )
-      return { said, segment: ruled.segment, confidence: WEIGHED };
-    const isAgreed =
-      weighed !== undefined &&
-      weighed.whether > BORNE_OUT &&
-      weighed.what >= BORNE_OUT_WHAT &&
-      !(weighed.isShared && !ruled.said.isNamed) &&
-      said?.change === ruled.said.change;
-    return { ...ruled, confidence: isAgreed ? AGREED : ruled.said.isNamed ? NAMED : RULED };
-  }
-  if (!weighed || weighed.whether <= LIKELY || weighed.what < LIKELY_WHAT || weighed.change === "called off")
-    return null;
-  // Who owes it and asks back changes nothing yet.
-  if (/\?$/.test(weighed.segment.text) && context.sides.owes(context.writer, item)) return null;
-  if (weighed.segments.some((one) => taken.has(one))) return null;
-  if (weighed.change === "reminded" && asksSomethingElse(weighed.segment, item)) return null;
-  return { said: saidBy(context, item, weighed), segment: weighed.segment, confidence: WEIGHED };
+  const byRules = ruled && { ...ruled, confidence: ruled.said.isNamed ? NAMED : RULED, isRuled: true };
+  if (!weighed) return byRules;
+  const isFound = ruled !== null && !ruled.said.isGuessed;
+  const isNamed = isFound && ruled.said.isNamed;
+  const owes = context.sides.owes(context.writer, item);
+  if (weighed.whether <= (owes ? LIKELY : LIKELY_OF_WANTED))
+    return isNamed || (isFound && (!owes || weighed.whether > NOT_ALL_BUT_NONE)) ? byRules : null;
+  const said = saidBy(context, item, weighed);
+  if (ruled && ruled.said.change === said.change)
+    return { said: ruled.said, segment: saying(ruled, weighed), confidence: agreed(ruled, weighed), isRuled: true };
+  // Words tell a day that is put off from one that is named only by the day.
+  if ((isNamed && weighed.what < TELLS) || (isFound && said.change === "moved" && said.due === null)) return byRules;
+  // "Monday is in order": who wants it is content with what was promised.
+  if (!ruled && !owes && agrees(weighed.segment.text)) return null;
+  // Who owes it and asks back changes nothing yet, and who is away promises nothing.
+  if (!ruled && owes && /\?$/.test(weighed.segment.text)) return null;
+  if (!ruled && isAway(weighed.segment.text)) return null;
+  if (!ruled && said.change === "reminded" && asksSomethingElse(weighed.segment, item)) return null;
+  return { said, segment: ruled ? saying(ruled, weighed) : weighed.segment, confidence: WEIGHED, isRuled: false };
+}
+
+/** The words that say it: those that the rules have found, if the weighed ones are among them. */
+function saying(ruled: Ruled, weighed: Weighed): Segment {
+  return weighed.segments.includes(ruled.segment) ? ruled.segment : weighed.segment;
 }

@@ -24,6 +24,7 @@ const LONGEST_NAME = 3;
 /** "Hej Pip," at the head and "Miriam Stolz" at the foot: no more than somebody's name. */
 function isOnlyName(text: string, names: ReadonlySet<string>): boolean {
   const words = text.toLowerCase().match(/\p{L}+/gu) ?? [];
+  if (/^(?:\p{Lu}\.\s?){1,4}$/u.test(text)) return true;
   return (
     words.length > 0 && words.length <= LONGEST_NAME && words.some((word) => names.has(word)) && !/[.!?]$/.test(text)
   );

@@ -1,7 +1,8 @@
 import type { FoundSlip } from "../../reading/slip";
 import { sharesOf, type Weights } from "../../reading/weighing/shares";
+import { saysNothing } from "../bare-answer";
 import type { FollowContext } from "../context";
-import { CHANGES, type ChangeKind, type OpenItem } from "../item";
+import { CHANGES, type ChangeKind, canBecome, type OpenItem } from "../item";
 import type { Segment } from "../segments";
 import { Evidence } from "./evidence";
 import { situationOf } from "./situation";
@@ -41,8 +42,14 @@ const FITS_TOO = 0.8;
 /** Segments held against items at the most in one letter: a long letter to a long list is left to the rules. */
 const MOST_PAIRS = 600;
 
+/** From here on a segment is given to the item that it fits best. */
+const GIVEN = 0.25;
+
 /** From here on a segment counts among those that say it. */
 const SAYS_IT = 0.45;
+
+/** Share of what its words say from which a thing is called off. */
+const PLAINLY_OFF = 0.7;
 
 interface Held {
   readonly segment: Segment;
@@ -50,12 +57,16 @@ interface Held {
   readonly whether: number;
 }
 
-function weighItem(held: readonly Held[], learnt: FollowingWeights): Omit<Weighed, "isShared"> {
+function weighItem({ kind }: OpenItem, held: readonly Held[], learnt: FollowingWeights): Omit<Weighed, "isShared"> {
   const best = held.reduce((a, b) => (b.whether > a.whether ? b : a), held[0]!);
   const saying = held.filter((one) => one === best || one.whether > Math.max(SAYS_IT, best.whether * 0.6));
   const sums = CHANGES.map(() => 0);
   for (const { found, whether } of saying)
-    for (const [i, share] of sharesOf(learnt.what, found).entries()) sums[i]! += share * whether;
+    for (const [i, share] of sharesOf(learnt.what, found).entries())
+      if (canBecome(kind, CHANGES[i]!)) sums[i]! += share * whether;
+  // To call a thing off undoes it: that has to be plain.
+  const off = CHANGES.indexOf("called off");
+  if (sums[off]! < PLAINLY_OFF * sums.reduce((a, b) => a + b, 0)) sums[off] = 0;
   const place = sums.indexOf(Math.max(...sums));
   return {
     whether: best.whether,
@@ -64,6 +75,23 @@ function weighItem(held: readonly Held[], learnt: FollowingWeights): Omit<Weighe
     segment: best.segment,
     segments: saying.map((one) => one.segment),
   };
+}
+
+/** Which items each segment is given to by its place: the likeliest first, each item one, and a segment to several only where it is bound to all nearly alike. */
+function sharedOut(held: ReadonlyMap<OpenItem, readonly Held[]>): ReadonlyMap<number, ReadonlySet<OpenItem>> {
+  const pairs = [...held].flatMap(([item, own]) => own.map(({ whether }, at) => ({ item, at, whether })));
+  const taken = new Map<number, { most: number; items: Set<OpenItem> }>();
+  const served = new Set<OpenItem>();
+  for (const { item, at, whether } of pairs.sort((a, b) => b.whether - a.whether)) {
+    if (whether < GIVEN) break;
+    if (served.has(item)) continue;
+    const by = taken.get(at);
+    if (by && whether < by.most * NEARLY_MOST) continue;
+    if (by) by.items.add(item);
+    else taken.set(at, { most: whether, items: new Set([item]) });
+    served.add(item);
+  }
+  return new Map([...taken].map(([at, { items }]) => [at, items]));
 }
 
 /**
@@ -88,15 +116,20 @@ export function weigh(
   for (const item of spoken) {
     const own = situation.segments.map((segment) => {
       const found = evidence.of(segment, item);
-      return { segment, found, whether: sharesOf(learnt.whether, found)[1]! };
+      return { segment, found, whether: saysNothing(segment.text) ? 0 : sharesOf(learnt.whether, found)[1]! };
     });
     held.set(item, own);
   }
   // A segment says something of the item that it is bound to most: "7.5 is right" answers one question, and not all of them.
   const most = situation.segments.map((_, i) => Math.max(...[...held.values()].map((own) => own[i]!.whether)));
+  const taken = sharedOut(held);
   for (const [item, own] of held) {
-    const free = own.map((one, i) => (one.whether >= most[i]! * NEARLY_MOST ? one : { ...one, whether: 0 }));
-    const one = weighItem(free, learnt);
+    const free = own.map((one, i) => {
+      const by = taken.get(i);
+      const isIts = by === undefined ? one.whether >= most[i]! * NEARLY_MOST : by.has(item);
+      return isIts ? one : { ...one, whether: 0 };
+    });
+    const one = weighItem(item, free, learnt);
     const at = situation.segments.indexOf(one.segment);
     const isShared = [...held].some(([other, its]) => other !== item && its[at]!.whether > one.whether * FITS_TOO);
     weighed.set(item, { ...one, isShared });

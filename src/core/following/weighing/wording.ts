@@ -5,7 +5,7 @@ import type { OpenItem } from "../item";
 import { numberIn } from "../numbers";
 import { passedTo } from "../passed-to";
 import { pastOf } from "../past-of";
-import { dueIn, IS_IN_A_STATE, IS_THE_REST, mainClause } from "../said";
+import { dueFor, IS_IN_A_STATE, IS_THE_REST, mainClause } from "../said";
 import type { Segment } from "../segments";
 import { step } from "./bonds";
 import { FORMS, SORRY, timeOf } from "./forms";
@@ -52,7 +52,7 @@ export function wordingFor({ context, slips }: Situation, segment: Segment, item
   const { text } = segment;
   const found: string[] = [];
   if (item.kind !== "question" && pastOf(item, text)) found.push("own verb done");
-  const due = dueIn(context, text);
+  const due = dueFor(context, text, item);
   const day =
     due === null
       ? "no day"

@@ -1,0 +1,213 @@
+import { tellingWords } from "../finding/telling-words";
+import type { FoundSlip } from "../reading/slip";
+import { dayOf } from "../time/moment";
+import { answerInOrder, answerQuestions } from "./answers-left";
+import {
+  BARE_ANSWER,
+  bareTargets,
+  CAN_BE_MAILED,
+  GOES_WITH_IT,
+  INTRODUCES,
+  isAnswerWithPlease,
+  KNOWS_NOTHING,
+  POINTS_BACK,
+  POINTS_TO_WANTED,
+  THANKS_ONLY,
+  TURNS_TO,
+} from "./bare-answer";
+import type { FollowContext } from "./context";
+import { ASKER_CUES } from "./cues";
+import { addDays, addsSomething, isStillToCome, turnedTo } from "./goes-on";
+import type { OpenItem } from "./item";
+import { isHandedOn, isSentElsewhere } from "./passed-to";
+import { agreeToDays } from "./proposals";
+import { dueIn, IS_THE_REST, isDayGiven, mainClause, type Said, saidByAsker, saidByOwner, stronger } from "./said";
+import type { Segment } from "./segments";
+import { Topics } from "./topics";
+import type { Ruled } from "./weighing/choose";
+
+/** What the rules find in a letter: changes by their items, and every stretch that was taken to speak of an item. */
+export interface ChangesRuled {
+  readonly changes: ReadonlyMap<string, Ruled>;
+  readonly understood: readonly { readonly start: number; readonly end: number; readonly item: string }[];
+}
+
+/** "…, so the driver comes tomorrow": what follows from an excuse is said of the thing that was asked. */
+function isConsequence({ letter }: FollowContext, segment: Segment): boolean {
+  return /^so\b/i.test(segment.text) || /\bso\s+$/i.test(letter.text.slice(0, segment.start));
+}
+
+/** What the rules say that a letter changes of the items that are open. */
+export function changesByRules(
+  context: FollowContext,
+  open: readonly OpenItem[],
+  slips: readonly FoundSlip[],
+): ChangesRuled {
+  const { writer, sides, segments } = context;
+  const owed = open.filter((item) => sides.owes(writer, item));
+  const wanted = open.filter((item) => sides.wants(writer, item));
+  const topics = new Topics(open);
+  const changes = new Map<string, Ruled>();
+  const understood: { start: number; end: number; item: string }[] = [];
+  const consumed = new Set<Segment>();
+  const note = (item: OpenItem, said: Said, segment: Segment) => {
+    const before = changes.get(item.id);
+    const counts = before ? stronger(before.said, said) : said;
+    const isBefore = before !== undefined && counts.change === before.said.change;
+    changes.set(item.id, { said: counts, segment: isBefore ? before.segment : segment });
+    consumed.add(segment);
+    understood.push({ start: segment.start, end: segment.end, item: item.id });
+  };
+  for (const segment of segments) {
+    if ([THANKS_ONLY, INTRODUCES, KNOWS_NOTHING].some((pattern) => pattern.test(segment.text))) {
+      consumed.add(segment);
+      continue;
+    }
+    const { items, isNamed } = topics.of(segment);
+    const slip = slips.find((one) => one.start < segment.end && segment.start < one.end);
+    const isAsk =
+      slip !== undefined &&
+      (slip.kind === "ask" || slip.kind === "question") &&
+      TURNS_TO.test(segment.text) &&
+      !isAnswerWithPlease(segment.text) &&
+      !isSentElsewhere(segment.text);
+    const pointsBack = POINTS_BACK.test(mainClause(segment.text)) || BARE_ANSWER.test(segment.text);
+    let about = items.filter((item) => owed.includes(item));
+    // "Here it is, chairs included.": the price that was asked for, not the chairs.
+    const mailed = GOES_WITH_IT.test(segment.text)
+      ? owed.filter((item) => !changes.has(item.id) && CAN_BE_MAILED.test(item.quote))
+      : [];
+    if (mailed.length === 1 && about.length > 0 && !about.some((item) => CAN_BE_MAILED.test(item.quote)))
+      about = mailed;
+    // What names nothing goes on about the last thing only where it points back to it; a promise of a new thing is its own.
+    if (!isNamed && !pointsBack && tellingWords(segment.text).size > 0) about = [];
+    if (
+      !isNamed &&
+      slip?.kind === "promise" &&
+      !IS_THE_REST.test(segment.text) &&
+      about.some((item) => changes.get(item.id)?.said.change === "done")
+    )
+      about = [];
+
+    // "You'll have it on the 16th. I'll send you a sketch this Friday.": something more, that nobody had asked for.
+    if (slip?.kind === "promise" && addsSomething(segment.text) && about.some((item) => changes.has(item.id))) continue;
+    const left = owed.filter((item) => !changes.has(item.id));
+    // "As for the concert: …", "I'll have a word with the boss and tell you": of what is left only one thing can be meant.
+    const turned = !isNamed && !isAsk ? turnedTo(left, segment.text) : null;
+    if (turned) {
+      topics.turnTo(turned, segment);
+      about = [turned];
+    }
+    const isCure = left.length > 0 && left.every((item) => item.kind === "trouble");
+    // "The red is finished, …, and so its results come on Monday": what is still to come of what is done.
+    const rest =
+      isStillToCome(segment.text) && !isNamed
+        ? items.find((item) => owed.includes(item) && changes.get(item.id)?.said.change === "done")
+        : undefined;
+    const restDue = rest ? dueIn(context, segment.text) : null;
+    if (rest && restDue) {
+      note(rest, { change: "part", due: restDue, owner: null, isNamed: true, reason: "a part of it" }, segment);
+      continue;
+    }
+    // "Flat tyre at Bexley, tomorrow at seven without fail.": a day for the only thing that is left.
+    const isOnlyDay =
+      lastRaised(left)?.isPromised === true &&
+      !slip &&
+      !isNamed &&
+      segment.text.split(/\s+/).length <= FEW_WORDS &&
+      !/\?$/.test(segment.text) &&
+      dueIn(context, segment.text) !== null;
+    const isDayFor =
+      isOnlyDay ||
+      ((slip?.kind !== "promise" || isConsequence(context, segment) || isCure) && isDayGiven(context, segment.text));
+    // "It went out last night": the only thing that is open.
+    const isOnly =
+      new Set(left.map((item) => cureOf(item, owed) ?? item)).size === 1 &&
+      (isHandedOn(segment.text) ||
+        (slip?.kind === "promise" && !addsSomething(segment.text)) ||
+        GETS_IT.test(segment.text) ||
+        IS_FITTED.test(segment.text) ||
+        DID_IT.test(segment.text) ||
+        // "15 can go today, the other 11 on Tuesday."
+        (IS_THE_REST.test(segment.text) && dueIn(context, segment.text) !== null) ||
+        /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text));
+    const isBare = isOnly || (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
+    if ((items.length === 0 || (!isNamed && about.length === 0 && GETS_IT.test(segment.text))) && !isAsk && isBare)
+      about = bareTargets(left, segment.text);
+    about = [...new Set(about.map((item) => cureOf(item, owed) ?? item))];
+    const partly = new Set(
+      [...changes].filter(([, { said }]) => said.change === "part" || said.change === "done").map(([id]) => id),
+    );
+    if (!isAsk)
+      for (const item of about) {
+        const said = saidByOwner({ ...context, partly }, segment, item, isNamed);
+        if (said) note(item, said, segment);
+      }
+    let asked = items.filter((item) => wanted.includes(item));
+    if (
+      asked.length === 0 &&
+      items.length === 0 &&
+      (POINTS_TO_WANTED.test(segment.text) || isTakenBack(segment.text))
+    ) {
+      const missing = wanted.filter((item) => !changes.has(item.id));
+      // "Got them.": what was promised last, where more is wanted.
+      const promised = missing.filter((item) => item.isPromised);
+      // "Still no lorry in sight?": what should be here by now.
+      const dueNow = missing.filter(({ due }) => due !== null && due <= dayOf(context.sent));
+      asked = [missing, promised, dueNow].find(({ length }) => length === 1) ?? [];
+    }
+    for (const item of asked) {
+      const said = saidByAsker(context, segment, item, isNamed);
+      if (said) note(item, said, segment);
+    }
+  }
+  addDays(context, changes, consumed);
+  const answering = { context, owed, slips, changes, consumed, note };
+  answerInOrder(answering);
+  answerQuestions(answering);
+  agreeToDays(context, open, changes);
+  return { changes, understood };
+}
+
+/** "You'll get them on Thursday", said after something else was: of what is left. */
+const GETS_IT = /^(?:and |so )?(?:you|it|they|he|she)(?:['’]ll| will| shall)\b/i;
+
+/** "Looked it over": said of the only thing that was asked. */
+const DID_IT =
+  /^(?:looked|checked|had a look|been (?:there|round|over)|tried|searched|fixed|mended|swapped|cleaned)\b/i;
+
+/** The one thing that was asked for last, where it is one. */
+function lastRaised(left: readonly OpenItem[]): OpenItem | null {
+  const newest = Math.max(...left.map(({ raised }) => raised));
+  const last = left.filter(({ raised }) => raised === newest);
+  return last.length === 1 ? last[0]! : null;
+}
+
+/** Words of a segment that only names a day. */
+const FEW_WORDS = 9;
+
+/** "New bearing's in." */
+const IS_FITTED =
+  /^(?:the |a )?new \p{L}+(?: \p{L}+)?(?:['’]s| is| are) (?:in|fitted|on|up|installed|mounted|running)\b/iu;
+
+/** "Nothing has reached us so far", "please cancel the slot": said by whoever wants it, of the only thing there is. */
+function isTakenBack(text: string): boolean {
+  return ASKER_CUES.some((cue) => (cue.change === "called off" || cue.change === "reminded") && cue.pattern.test(text));
+}
+
+const CURES =
+  /(?:^|\bplease |\bkindly |\byou |\bto )(?:look|have a look|take a look|check|search|find out|see (?:whether|if|to)|replace|repair|fix|mend|exchange|swap|credit|refund|put (?:it|that|this|them) right|sort (?:it|that|this|them) out|send|bring|deliver|collect)\b|\bneed (?:a |an |the |some )?(?:new|fresh|another|replacement|spare)\b/i;
+
+/** The ask that wants a trouble cured, right behind it: what is promised or done about the trouble is said of that. */
+function cureOf(item: OpenItem, owed: readonly OpenItem[]): OpenItem | null {
+  if (item.kind !== "trouble") return null;
+  return (
+    owed.find(
+      (one) =>
+        one.kind === "ask" &&
+        one.letter === item.letter &&
+        one.place === item.place + 1 &&
+        (CURES.test(one.quote) || /\b(?:it|them|this|that)\b/i.test(one.quote)),
+    ) ?? null
+  );
+}
