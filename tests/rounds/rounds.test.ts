@@ -9,7 +9,7 @@ test("ten times killed with -9 while letters come in: every letter that got 250 
   expect(result.acknowledged).toBeGreaterThan(20);
   expect(result.lost).toEqual([]);
   expect(result.doubled).toEqual([]);
-}, 300_000);
+}, 600_000);
 
 test("ten times killed with -9 while sending, against a server that loses answers: each letter arrives, at most twice, and marked", async () => {
   const result = await outboxRounds(10, 42);
@@ -18,11 +18,11 @@ test("ten times killed with -9 while sending, against a server that loses answer
   expect(result.missing).toEqual([]);
   expect(result.tooOften).toEqual([]);
   expect(result.unmarked).toEqual([]);
-}, 300_000);
+}, 600_000);
 
 test("an IMAP server that breaks off in the middle of ten fetches: nothing is lost, nothing doubled", async () => {
   const result = await imapRounds(10, 3_976, 42);
   console.log(`${result.letters} letters, ${result.breaks} breaks`);
   expect(result.breaks).toBeGreaterThan(6);
   expect(result).toMatchObject({ here: result.letters, lost: 0 });
-}, 300_000);
+}, 600_000);
