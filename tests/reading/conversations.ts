@@ -62,7 +62,11 @@ export const CONVERSATION_SETS = [
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
 /** Sets from which nothing is learnt: what is measured on them is what strangers' conversations are likely to come to. */
-export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = ["conversations-o", "conversations-s"];
+export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [
+  "conversations-o",
+  "conversations-s",
+  "conversations-w",
+];
 
 export async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);
