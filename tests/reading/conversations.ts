@@ -57,7 +57,6 @@ export const CONVERSATION_SETS = [
   "conversations-t",
   "conversations-u",
   "conversations-v",
-  "conversations-w",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
@@ -65,7 +64,8 @@ export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [
   "conversations-o",
   "conversations-s",
-  "conversations-w",
+  "conversations-u",
+  "conversations-v",
 ];
 
 export async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {

@@ -89,7 +89,7 @@ async function answerExamples(): Promise<Example[]> {
 }
 
 /** Strengths of the penalty for telling whether, and what, a segment changes; found by leaving out one set after the other. */
-const WHETHER = 5;
+const WHETHER = 8;
 const WHAT = 3.3;
 
 function weightsOf({ bias, weights }: Weights): Weights {

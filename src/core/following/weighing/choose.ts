@@ -1,6 +1,6 @@
 import { tellingWords } from "../../finding/telling-words";
 import { dayOf } from "../../time/moment";
-import { agrees, BARE_ANSWER, TURNS_TO } from "../bare-answer";
+import { agrees, TURNS_TO } from "../bare-answer";
 import type { FollowContext } from "../context";
 import type { OpenItem } from "../item";
 import { passedTo } from "../passed-to";
@@ -24,9 +24,6 @@ export interface Chosen extends Ruled {
 /** From here on the words are believed: of what their writer owes, and of what they want, where thanks sound much like news. */
 const LIKELY = 0.5;
 const LIKELY_OF_WANTED = 0.7;
-
-/** From here on words alone are believed as a whole: that something changes, and what. */
-const LIKELY_AS_A_WHOLE = 0.4;
 
 /** Below it, what the rules find of a thing that nobody names is taken for something else. */
 const NOT_ALL_BUT_NONE = 0.15;
@@ -114,9 +111,7 @@ export function choose(
   const isNamed = isFound && ruled.said.isNamed;
   const owes = context.sides.owes(context.writer, item);
   if (weighed.whether <= (owes ? LIKELY : LIKELY_OF_WANTED))
-    return isNamed || (isFound && (!owes || weighed.whether > NOT_ALL_BUT_NONE || BARE_ANSWER.test(ruled.segment.text)))
-      ? byRules
-      : null;
+    return isNamed || (isFound && (!owes || weighed.whether > NOT_ALL_BUT_NONE)) ? byRules : null;
   const said = saidBy(context, item, weighed);
   if (ruled && ruled.said.change === said.change)
     return { said: ruled.said, segment: saying(ruled, weighed), confidence: agreed(ruled, weighed), isRuled: true };
@@ -127,7 +122,6 @@ export function choose(
   // Who owes it and asks back changes nothing yet, and who is away promises nothing.
   if (!ruled && owes && /\?$/.test(weighed.segment.text)) return null;
   if (!ruled && isAway(weighed.segment.text)) return null;
-  if (!ruled && weighed.whether * weighed.what < LIKELY_AS_A_WHOLE) return null;
   if (!ruled && said.change === "reminded" && asksSomethingElse(weighed.segment, item)) return null;
   return { said, segment: ruled ? saying(ruled, weighed) : weighed.segment, confidence: WEIGHED, isRuled: false };
 }
