@@ -5,17 +5,14 @@ import type { ChangeKind } from "@/core/following/item";
 import { LEARNT } from "@/core/following/weighing/learnt";
 import type { Letter } from "@/core/letters/letter";
 import { PLAIN_READING, type ReadingSettings } from "@/core/reading/read-letter";
-import { isSure, type SlipKind } from "@/core/reading/slip";
+import { isSure } from "@/core/reading/slip";
 import { letterOf, PEOPLE, personKnown } from "./labelled";
 import { f1, overlap, squash } from "./overlap";
 
 interface Opens {
   readonly id: string;
-  readonly kind: SlipKind;
+  readonly kind: string;
   readonly quote: string;
-  /** Addresses. */
-  readonly owner: string | null;
-  readonly due: string | null;
 }
 interface Changes {
   readonly item: string;
@@ -57,6 +54,7 @@ export const CONVERSATION_SETS = [
   "conversations-t",
   "conversations-u",
   "conversations-v",
+  "conversations-w",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
@@ -66,6 +64,7 @@ export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [
   "conversations-s",
   "conversations-u",
   "conversations-v",
+  "conversations-w",
 ];
 
 export async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
@@ -79,18 +78,8 @@ export async function labelledConversations(set: ConversationSet): Promise<Label
       const marks = [...lines.join("\n").matchAll(MARK)];
       letters.push({
         letter: await letterOf(head!, lines.join("\n").replace(MARK, "$6")),
-        opens: marks.flatMap(([, what, id, kind, owner, due, quote]) =>
-          what === "open"
-            ? [
-                {
-                  id: id!,
-                  kind: kind as SlipKind,
-                  quote: quote!,
-                  owner: owner === "-" ? null : personKnown(owner!).address,
-                  due: days(due!)[0] ?? null,
-                },
-              ]
-            : [],
+        opens: marks.flatMap(([, what, id, kind, , , quote]) =>
+          what === "open" ? [{ id: id!, kind: kind!, quote: quote! }] : [],
         ),
         changes: marks.flatMap(([, what, item, change, due, owner, quote]) =>
           what === "change"

@@ -84,6 +84,13 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
     expect(following.read(await letter(5, HUGH, WIL, "👍")).changes).toEqual([]);
   });
 
+  test("what only may be an ask opens nothing from whoever owes an answer; from somebody who owes none it does", async () => {
+    const HALF = "Something has to be done about the hinges of the door.";
+    expect((await after(TWO, WIL, HALF)).opens).toEqual([]);
+    const following = new Following(people);
+    expect(following.read(await letter(2, HUGH, WIL, HALF)).opens).toHaveLength(1);
+  });
+
   test("what ends with “please” answers a question, and asks nothing", async () => {
     const found = await after(
       "How stiff should the cloth of the covers be?",

@@ -63,12 +63,13 @@ export function openedBy(
     const covering = understood
       .filter((one) => one.start < slip.end && slip.start < one.end)
       .flatMap((one) => changes.filter((change) => change.item === one.item));
-    const again = (change: ItemChange["change"], item: OpenItem, owner: string | null, reason: string) =>
+    const again = (change: ItemChange["change"], item: OpenItem, owner: string | null, reason: string) => {
+      const due = change === "done" ? null : slip.due;
       changes.push({
         item: item.id,
         change,
-        due: change === "done" ? null : (slip.due?.day ?? null),
-        otherDays: change === "done" ? [] : (slip.due?.others ?? []),
+        due: due?.day ?? null,
+        otherDays: due?.others ?? [],
         owner,
         quote,
         start: slip.start,
@@ -77,6 +78,7 @@ export function openedBy(
         confidence: SAID_AGAIN,
         reason,
       });
+    };
     if (slip.kind === "promise" || slip.kind === "trouble") {
       if (covering.length > 0) continue;
       const near = changes.some(

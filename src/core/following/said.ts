@@ -107,6 +107,7 @@ const SOMEBODY_TELLS =
 const IS_AWAY =
   /\b(?:is|am|are|['’]s|['’]m|['’]re) (?:still )?(?:away|off|out|ill|sick|abroad|travelling|at (?:sea|home)|on (?:holiday|leave|vacation|tour|a course))\b/i;
 
+/** Whether somebody is said to be away, or back from some day on. */
 export function isAway(text: string): boolean {
   return IS_AWAY.test(text);
 }
@@ -249,4 +250,4 @@ export function isDayGiven(context: FollowContext, text: string): boolean {
 
 /** "He is with you before nine." */
 const AN_HOUR =
-  /\b(?:by|before|at) (?:noon|midday|lunch(?:time)?|midnight|\d{1,2}(?! \w*(?:per|day|week|piece))|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?: o['’]?clock)?[.!]?$/i;
+  /\b(?:by|before|at) (?:noon|midday|lunch(?:time)?|midnight|\d{1,2}|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?: o['’]?clock)?[.!]?$/i;

@@ -26,7 +26,7 @@ const PUT_IN =
 function isBroken(before: string, cut: string): boolean {
   if (!cut.startsWith(",")) return false;
   const said = before.slice(before.search(/[^;]*$/)).replace(PUT_IN, "");
-  return PUT_IN.test(before) ? said.trim() === "" || !/\s/.test(said.trim()) : !/\s/.test(said.trim());
+  return !/\s/.test(said.trim());
 }
 
 /** "1:", "2)" at the head of an answer. */

@@ -50,6 +50,15 @@ function asksSomethingElse({ text }: Segment, item: OpenItem): boolean {
   return TURNS_TO.test(text) && words.length >= OWN_WORDS && !words.some((word) => item.words.has(word));
 }
 
+/** Whether words only sound as if they changed an item. `owes`: whether whoever writes them owes it. */
+function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolean): boolean {
+  // Who is away promises nothing, who owes it and asks back changes nothing yet.
+  if (isAway(segment.text) || (owes && /\?$/.test(segment.text))) return true;
+  // "Monday is in order": who wants it is content with what was promised.
+  if (!owes && agrees(segment.text)) return true;
+  return said.change === "reminded" && asksSomethingElse(segment, item);
+}
+
 /** What the weighed words say, in the terms of the rules. */
 function saidBy(context: FollowContext, item: OpenItem, { change, segments, segment }: Weighed): Said {
   const due = segments.map((one) => dueFor(context, one.text, item)).find((one) => one !== null) ?? null;
@@ -117,12 +126,7 @@ export function choose(
     return { said: ruled.said, segment: saying(ruled, weighed), confidence: agreed(ruled, weighed), isRuled: true };
   // Words tell a day that is put off from one that is named only by the day.
   if ((isNamed && weighed.what < TELLS) || (isFound && said.change === "moved" && said.due === null)) return byRules;
-  // "Monday is in order": who wants it is content with what was promised.
-  if (!ruled && !owes && agrees(weighed.segment.text)) return null;
-  // Who owes it and asks back changes nothing yet, and who is away promises nothing.
-  if (!ruled && owes && /\?$/.test(weighed.segment.text)) return null;
-  if (!ruled && isAway(weighed.segment.text)) return null;
-  if (!ruled && said.change === "reminded" && asksSomethingElse(weighed.segment, item)) return null;
+  if (!ruled && soundsLikeIt(weighed.segment, item, said, owes)) return null;
   return { said, segment: ruled ? saying(ruled, weighed) : weighed.segment, confidence: WEIGHED, isRuled: false };
 }
 

@@ -21,10 +21,12 @@ export interface Situation {
 /** Words of a line that holds only a name. */
 const LONGEST_NAME = 3;
 
-/** "Hej Pip," at the head and "Miriam Stolz" at the foot: no more than somebody's name. */
+const INITIALS = /^(?:\p{Lu}\.\s?){1,4}$/u;
+
+/** "Hej Pip," at the head and "Miriam Stolz" or "M. S." at the foot: no more than somebody's name. */
 function isOnlyName(text: string, names: ReadonlySet<string>): boolean {
+  if (INITIALS.test(text)) return true;
   const words = text.toLowerCase().match(/\p{L}+/gu) ?? [];
-  if (/^(?:\p{Lu}\.\s?){1,4}$/u.test(text)) return true;
   return (
     words.length > 0 && words.length <= LONGEST_NAME && words.some((word) => names.has(word)) && !/[.!?]$/.test(text)
   );
