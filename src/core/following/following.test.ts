@@ -85,7 +85,7 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
   });
 
   test("what only may be an ask opens nothing from whoever owes an answer; from somebody who owes none it does", async () => {
-    const HALF = "Something has to be done about the hinges of the door.";
+    const HALF = "We would like to extend the lease of the shop by a year.";
     expect((await after(TWO, WIL, HALF)).opens).toEqual([]);
     const following = new Following(people);
     expect(following.read(await letter(2, HUGH, WIL, HALF)).opens).toHaveLength(1);
