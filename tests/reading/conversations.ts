@@ -55,6 +55,7 @@ export const CONVERSATION_SETS = [
   "conversations-u",
   "conversations-v",
   "conversations-w",
+  "conversations-x",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
@@ -62,10 +63,11 @@ export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [
   "conversations-o",
   "conversations-s",
-  "conversations-u",
-  "conversations-v",
-  "conversations-w",
+  "conversations-x",
 ];
+
+/** Sets that only following is learnt from: with what they open, letters of real people were read no better, and a little worse. */
+export const FOLLOWED_ONLY: readonly ConversationSet[] = ["conversations-u", "conversations-v", "conversations-w"];
 
 export async function labelledConversations(set: ConversationSet): Promise<Labelled[][]> {
   const file = path.join(import.meta.dirname, `letters/${set}.txt`);

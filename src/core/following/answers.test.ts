@@ -2,11 +2,13 @@ import { describe, expect, test } from "vitest";
 import { stems, tellingWords } from "../finding/telling-words";
 import { parseLetter } from "../letters/parse-letter";
 import { PLAIN_READING, readLetter } from "../reading/read-letter";
-import { bareTargets, isAnswerWithPlease, isInterjection } from "./bare-answer";
+import { bareTargets, isAnswerWithPlease, isInterjection, isYesOrNo } from "./bare-answer";
 import { contextOf } from "./context";
 import type { OpenItem } from "./item";
 import { pastOf } from "./past-of";
 import { changesOfTasks, type OpenTask } from "./task-changes";
+
+const WIL = "wil@bindery.example";
 
 // The bindery of the other tests of following; common practice of offices.
 const item = (quote: string, kind: OpenItem["kind"] = "ask", letter = 0): OpenItem => ({
@@ -15,7 +17,7 @@ const item = (quote: string, kind: OpenItem["kind"] = "ask", letter = 0): OpenIt
   quote,
   start: 0,
   end: quote.length,
-  owner: "wil@bindery.example",
+  owner: WIL,
   asker: "hugh@archive.example",
   due: null,
   otherDays: [],
@@ -44,6 +46,10 @@ describe("answers that name nothing", () => {
       expect([text, isAnswerWithPlease(text)]).toEqual([text, true]);
     for (const text of ["Send two hundred, please.", "By Friday, please.", "Could you wait, please?", "Red."])
       expect([text, isAnswerWithPlease(text)]).toEqual([text, false]);
+    for (const text of ["No, let the binder have them.", "Yes, please order them.", "By all means, take it."])
+      expect([text, isYesOrNo(text)]).toEqual([text, true]);
+    for (const text of ["Nobody has them.", "Now, let the binder have them.", "No."])
+      expect([text, isYesOrNo(text)]).toEqual([text, false]);
     for (const text of ["Oh dear, sorry.", "Sorry, Hugh.", "What a pity!"])
       expect([text, isInterjection(text)]).toEqual([text, true]);
     for (const text of ["Sorry, it is lost.", "Vellum.", ""])
@@ -51,12 +57,15 @@ describe("answers that name nothing", () => {
   });
   test("they answer the last letter's ask, the one with their verb where there are several, or all that is left", () => {
     const [old, glue, ring] = [item("sew the atlas"), item("glue the map", "ask", 1), item("ring the mill", "ask", 1)];
-    expect(bareTargets([old, glue, ring], "I'll ring them tonight.")).toEqual([ring]);
-    expect(bareTargets([old, glue, ring], "Will do.")).toEqual([glue]);
-    expect(bareTargets([old, glue, ring], "Both are done.")).toEqual([old, glue, ring]);
-    expect(bareTargets([old], "Yes.")).toEqual([old]);
+    expect(bareTargets([old, glue, ring], "I'll ring them tonight.", WIL)).toEqual([ring]);
+    expect(bareTargets([old, glue, ring], "Will do.", WIL)).toEqual([glue]);
+    expect(bareTargets([old, glue, ring], "Both are done.", WIL)).toEqual([old, glue, ring]);
+    expect(bareTargets([old], "Yes.", WIL)).toEqual([old]);
     const asked = item("is it calf or goat?", "question", 1);
-    expect(bareTargets([glue, asked], "Yes.")).toEqual([asked]);
+    expect(bareTargets([glue, asked], "Yes.", WIL)).toEqual([asked]);
+    const hers: OpenItem = { ...item("line the box", "ask", 1), owner: "oda@bindery.example" };
+    expect(bareTargets([hers, old], "Will do.", WIL)).toEqual([old]);
+    expect(bareTargets([hers], "Will do.", WIL)).toEqual([hers]);
   });
   test("the stems of an ask hold its verb, which telling words may leave out", () => {
     expect(stems("Please send the two ledgers")).toEqual(new Set(["send", "two", "ledger"]));
@@ -64,9 +73,9 @@ describe("answers that name nothing", () => {
   });
 });
 
-const WIL = { id: "wil", name: "Wil Tarn", address: "wil@bindery.example" };
+const OWNER = { id: "wil", name: "Wil Tarn", address: "wil@bindery.example" };
 const HUGH = { id: "hugh", name: "Hugh Marl", address: "hugh@archive.example" };
-const people = { team: [WIL], outside: [HUGH] };
+const people = { team: [OWNER], outside: [HUGH] };
 const sent = { at: Date.UTC(2026, 10, 3, 9), zone: "+00:00" };
 const task = (title: string, more: Partial<OpenTask> = {}): OpenTask => ({
   id: title,
@@ -75,13 +84,13 @@ const task = (title: string, more: Partial<OpenTask> = {}): OpenTask => ({
   passage: null,
   kind: "promise",
   owner: HUGH.address,
-  asker: WIL.address,
+  asker: OWNER.address,
   due: "2026-11-05",
   ...more,
 });
 
 async function answerOf(text: string, tasks: readonly OpenTask[], more = "") {
-  const raw = `From: ${HUGH.address}\r\nTo: ${WIL.address}\r\nDate: Tue, 03 Nov 2026 09:00:00 +0000\r\nSubject: Re: x\r\n${more}\r\n${text}\r\n`;
+  const raw = `From: ${HUGH.address}\r\nTo: ${OWNER.address}\r\nDate: Tue, 03 Nov 2026 09:00:00 +0000\r\nSubject: Re: x\r\n${more}\r\n${text}\r\n`;
   const parsed = await parseLetter(Buffer.from(raw));
   if (!parsed.ok) throw new Error(parsed.why);
   const slips = readLetter(parsed.letter, people, sent);

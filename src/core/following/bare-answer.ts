@@ -4,7 +4,7 @@ import type { OpenItem } from "./item";
 
 /** Words that answer without naming what they answer. */
 export const BARE_ANSWER =
-  /^(?:yes|yep|yeah|no|nope|ok|okay|sure|agreed|correct|right|exactly|fine|will do|with (?:the )?(?:great(?:est)? |much )?pleasure|of course|certainly|attached|enclosed|voil[àa]|here|there (?:it|they|you) (?:is|are|go)|guilty|putting (?:it|them)|done|on it|got (?:it|them)|sadly not|afraid not|you['’]ll|you will|it['’]ll|it will|they['’]ll|they will|i['’]ll|i will|we['’]ll|we will|both|neither|me|mine|not yet|consider)\b/i;
+  /^(?:yes|yep|yeah|no|nope|ok|okay|sure|agreed|correct|right|exactly|fine|will do|with (?:the )?(?:great(?:est)? |much )?pleasure|of course|certainly|attached|enclosed|voil[àa]|here|there (?:it|they|you) (?:is|are|go)|guilty|putting (?:it|them)|done|on it|got (?:it|them)|sadly not|afraid not|you['’]ll|you will|it['’]ll|it will|they['’]ll|they will|i['’]ll|i will|we['’]ll|we will|both|neither|me|mine|not yet|consider|count (?:me|us) in)\b/i;
 
 export const THANKS_ONLY =
   /^(?:(?:many |big |warm )?(?:thanks|thank you|ta|cheers|noted|understood|great|perfect|lovely|wonderful|brilliant|super|excellent|good|legend|fine|got it|see you(?: then| there| on \w+)?|that works|much appreciated|all clear)\b[\s,!.]*(?:for \w+(?: \w+){0,4}|again|a lot|very much|so much|then|to (?:you|both|all)(?: \w+)?|\p{Lu}\p{L}+)?[\s,!.]*)+$/u;
@@ -14,6 +14,13 @@ export function isAnswerWithPlease(text: string): boolean {
   return /,?\s+please[.!]*$/i.test(text) && text.split(/\s+/).length <= 8 && !isImperative(text) && !ASKS.test(text);
 }
 const ASKS = /\b(?:(?:could|can|would|will) (?:you|we|i|somebody|someone)|need|send|let|tell|by|before|until)\b/i;
+
+/** "No, let the garage have them": what was asked is answered, though in the words of an order. */
+export function isYesOrNo(text: string): boolean {
+  return YES_OR_NO.test(text) && text.split(/\s+/).length <= LONGEST_YES_OR_NO;
+}
+const YES_OR_NO = /^(?:yes|yep|yeah|no|nope|by all means|rather not|better not)[,:;.!]\s/i;
+const LONGEST_YES_OR_NO = 10;
 
 /** Words with which an answer begins and which answer nothing: "Oh dear, sorry." */
 export function isInterjection(text: string): boolean {
@@ -50,8 +57,13 @@ export const POINTS_BACK =
 
 const ASKS_WHAT = /\b(?:what|which|who|whose|when|where|why|how)\b[^?]*\?$/i;
 
-/** What a bare answer ("Yes.", "You'll have it on Monday.") is an answer to: the only thing open, or the last that was asked. */
-export function bareTargets(left: readonly OpenItem[], text: string): OpenItem[] {
+/**
+ * What a bare answer ("Yes.", "You'll have it on Monday.") is an answer to: the only thing open, or the last that was asked.
+ * @param writer whose own things come before those of colleagues
+ */
+export function bareTargets(open: readonly OpenItem[], text: string, writer: string): OpenItem[] {
+  const own = open.filter((item) => item.owner === writer);
+  const left = own.length > 0 ? own : open;
   if (left.length <= 1 || /\b(?:both|all|everything|neither)\b/i.test(text)) return [...left];
   const newest = Math.max(...left.map((item) => item.raised));
   const last = left.filter((item) => item.raised === newest);

@@ -133,7 +133,7 @@ export function changesByRules(
         /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text));
     const isBare = isOnly || (pointsBack && (BARE_ANSWER.test(segment.text) || slip?.kind === "promise")) || isDayFor;
     if ((items.length === 0 || (!isNamed && about.length === 0 && GETS_IT.test(segment.text))) && !isAsk && isBare)
-      about = bareTargets(left, segment.text);
+      about = bareTargets(left, segment.text, writer);
     about = [...new Set(about.map((item) => cureOf(item, owed) ?? item))];
     const partly = new Set(
       [...changes].filter(([, { said }]) => said.change === "part" || said.change === "done").map(([id]) => id),

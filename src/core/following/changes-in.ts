@@ -10,7 +10,12 @@ import { type FollowingWeights, weigh } from "./weighing/weigh";
 export interface ChangesFound {
   readonly changes: readonly ItemChange[];
   readonly understood: readonly { readonly start: number; readonly end: number; readonly item: string }[];
+  /** The stretches that by their wording may well speak of what is open, whether or not they change it. */
+  readonly likely: readonly { readonly start: number; readonly end: number }[];
 }
+
+/** How likely it must be that a stretch speaks of what is open. */
+const MAY_WELL = 0.35;
 
 /** What a letter changes of the items that are open, in the order of the text. */
 export function changesIn(
@@ -21,12 +26,20 @@ export function changesIn(
 ): ChangesFound {
   const ruled = changesByRules(context, open, slips);
   const weighed = weigh(context, open, slips, learnt);
-  const chosen = open.flatMap((item) => {
+  const counting = open.flatMap((item) => {
     const byRules = ruled.changes.get(item.id);
     const isPossible = byRules && canBecome(item.kind, byRules.said.change);
     const one = choose(context, item, isPossible ? byRules : null, weighed.get(item));
     return one ? [{ item, ...one }] : [];
   });
+  // What the rules take to speak of one thing, words alone do not give to another.
+  const chosen = counting.filter(
+    (one) =>
+      one.isRuled ||
+      !counting.some(
+        (other) => other.isRuled && other.segment.start < one.segment.end && one.segment.start < other.segment.end,
+      ),
+  );
   return {
     changes: chosen
       .map(({ item, said, segment, confidence }) => ({
@@ -47,5 +60,6 @@ export function changesIn(
       ...ruled.understood.filter((one) => chosen.some(({ item, isRuled }) => isRuled && item.id === one.item)),
       ...chosen.map(({ item, segment: { start, end } }) => ({ start, end, item: item.id })),
     ],
+    likely: [...weighed.values()].flatMap(({ whether, segments }) => (whether > MAY_WELL ? segments : [])),
   };
 }

@@ -2,7 +2,7 @@ import type { Letter } from "../letters/letter";
 import { PLAIN_READING, type ReadingSettings, readLetter } from "../reading/read-letter";
 import type { People } from "../reading/slip";
 import { isByWordingAlone } from "../reading/weighing/sense";
-import { changesIn } from "./changes-in";
+import { type ChangesFound, changesIn } from "./changes-in";
 import { contextOf, type FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
 import { type Opened, openedBy } from "./opened-by";
@@ -25,11 +25,20 @@ const PLAIN_ENOUGH = 0.5;
 /** How sure an ask must be to open something in an answer. */
 const PLAIN_IN_ANSWER = 0.7;
 
+/** How sure an ask or a promise must be to open something by words that may well speak of what is open. */
+const PLAIN_BESIDE_OPEN = 0.9;
+
 /**
  * Whether a slip opens something where nobody is there to keep or brush it off: one that is wrong also takes the answers that
  * belong to others.
  */
-function isPlain({ kind, rule, confidence }: Opened, isAnswer: boolean): boolean {
+function isPlain(
+  { kind, rule, confidence, start, end }: Opened,
+  isAnswer: boolean,
+  likely: ChangesFound["likely"],
+): boolean {
+  if (kind !== "question" && confidence < PLAIN_BESIDE_OPEN && likely.some((one) => one.start < end && start < one.end))
+    return false;
   // Who owes an answer gives one, rather than asking for something by half a sentence.
   if (isAnswer && kind === "ask" && confidence < PLAIN_IN_ANSWER) return false;
   return confidence >= PLAIN_ENOUGH || !isByWordingAlone(rule);
@@ -57,14 +66,15 @@ export class Following {
     if (!context) return { opens: [], changes: [] };
     const open = this.items.filter((item) => !item.isOver).slice(-MOST_OPEN);
     const slips = readLetter(letter, this.people, sent, this.settings);
-    const opened = openedBy(context, open, slips, changesIn(context, open, slips, this.learnt));
+    const found = changesIn(context, open, slips, this.learnt);
+    const opened = openedBy(context, open, slips, found);
     for (const change of opened.changes) {
       const item = this.items.find((one) => one.id === change.item)!;
       if (context.sides.wants(context.writer, item)) item.raised = number;
       applyTo(item, change);
     }
     const isAnswer = open.some((item) => item.kind !== "trouble" && context.sides.owes(context.writer, item));
-    const plain = opened.slips.filter((slip) => isPlain(slip, isAnswer));
+    const plain = opened.slips.filter((slip) => isPlain(slip, isAnswer, found.likely));
     const opens = plain.map((slip, i) => itemOpened(slip, context, number, i + 1));
     this.items.push(...opens);
     return { opens, changes: opened.changes };

@@ -1,6 +1,6 @@
 import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
-import { isAnswerWithPlease } from "./bare-answer";
+import { isAnswerWithPlease, isYesOrNo } from "./bare-answer";
 import type { ChangesFound } from "./changes-in";
 import type { FollowContext } from "./context";
 import { isCalledOff } from "./cues";
@@ -105,7 +105,7 @@ export function openedBy(
       opened.push({ ...slip, words });
       continue;
     }
-    if (isAnswerWithPlease(quote)) {
+    if (isAnswerWithPlease(quote) || isYesOrNo(quote)) {
       if (covering.length > 0) continue;
       // "As stiff as you can make them, please.": of what the other side asked last.
       const questions = open.filter((item) => wantsWords(item) && sides.owes(writer, item));

@@ -4,7 +4,7 @@ import type { People, Person } from "../reading/slip";
 const TAKES_OVER =
   /^(?:['’]s\b.{0,40}\b(?:he|she|they)(?:['’]ll| will)|['’]s (?:\w+ )?(?:business|desk|department|job|thing|area|field)\b)|^,?\s*(?:(?:in copy|cc['’]?d|our \w+|my \w+)[,)]?\s*)?(?:will|['’]ll|can|could|does|do|is going|is (?:writing|preparing|doing|working on|looking|taking|making|drawing|handling|seeing)|has (?:to|taken|already)|takes?|handles?|decides|deals|keeps|runs|covers|manages|orders|drives|looks? after|sends?|brings?|writes?|knows?|business|desk|department|please|has it)\b/i;
 const GIVEN_TO =
-  /\b(?:from|by|to|over to|with|ask|asked|give|gave|given|hand|handed|pass|passed|leave|left|lives? with|let|have)\s+(?:my colleague\s+|our \w+\s+)?$/i;
+  /\b(?:from|by|to|over to|with|(?:is|['’]s|are) (?:something |a matter |a question |one )?for|ask|asked|give|gave|given|hand|handed|pass|passed|leave|left|lives? with|let|have)\s+(?:my colleague\s+|our \w+\s+)?$/i;
 /** "For the report ask the garage", "the passes are not mine": somebody else is named for it, if only by what they are. */
 const ELSEWHERE =
   /^(?:(?:for|about|as to) (?:the|that|this|those|these) .{1,40}|please|better|best|there)?[\s,]*(?:ask|contact|try|turn to|write to|speak to|talk to|get in touch with|take (?:this|it|that) up with|refer (?:this|it|that) to) (?:the|our|their|mr|mrs|ms|dr)\b|\b(?:goes|has to go|must go) (?:through|via|over) (?:our|my|the)\b|\b(?:is|are)(?: not|n['’]t) (?:mine|ours|my|our)\b/i;

@@ -129,9 +129,11 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
     const next = match.index + match[0].length;
     const rest = whole.slice(next);
     const before = whole.slice(cuts.at(-1)?.next ?? 0, match.index);
-    // "I'm seeing him and will ask about it": one who does both.
+    // "I'm seeing him and will ask about it": one who does both; "…, and would gold leaf last?" asks anew.
+    const asksMore = /^,/.test(match[0]) && /\?["'”’)]*$/.test(rest.trim());
     if (
       /\band\s$/i.test(match[0]) &&
+      !asksMore &&
       /^(?:also |then )?(?:will|would|can|could) (?!you|we|they|he|she|it|i\b|someone|somebody|anyone|the|your|our|my|this|that)[a-z]/.test(
         rest,
       )

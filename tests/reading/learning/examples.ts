@@ -18,6 +18,7 @@ import {
 import { PEOPLE } from "../labelled";
 import { overlap, squash } from "../overlap";
 import { labelledAnswers } from "./answers";
+import { labelledExchanges } from "./exchanges";
 import { type Example, learn } from "./logistic";
 
 /** Examples of what a segment does to an item: nothing (0), or a change by its place in `CHANGES` (from 1). */
@@ -88,19 +89,50 @@ async function answerExamples(): Promise<Example[]> {
   );
 }
 
+let exchanges: Promise<Example[]> | null = null;
+
+async function exchangeExamples(): Promise<Example[]> {
+  return (await labelledExchanges()).flatMap(({ context, open, changes }) =>
+    examplesOf(
+      context,
+      open,
+      (item, segment) =>
+        changes.find((one) => one.item === item && overlap(squash(one.quote), squash(segment.text)) >= 0.5)?.change ??
+        null,
+    ),
+  );
+}
+
+/** How often each change is meant, of all that are. */
+function sharesOfChanges(examples: readonly Example[]): number[] {
+  const counts = new Array<number>(CHANGES.length).fill(0);
+  for (const { is } of examples) if (is > 0) counts[is - 1]! += 1;
+  const sum = counts.reduce((a, b) => a + b, 0);
+  return counts.map((one) => one / sum);
+}
+
+/** Examples written for learning alone hold each change about as often as any: here each counts as much as it is met with in whole conversations. */
+function evened(examples: readonly Example[], shares: readonly number[]): Example[] {
+  const own = sharesOfChanges(examples);
+  return examples.map((one) => (one.is === 0 ? one : { ...one, counts: shares[one.is - 1]! / own[one.is - 1]! }));
+}
+
 /** Strengths of the penalty for telling whether, and what, a segment changes; found by leaving out one set after the other. */
-const WHETHER = 8;
+const WHETHER = 5;
 const WHAT = 3.3;
 
 function weightsOf({ bias, weights }: Weights): Weights {
   return { bias, weights };
 }
 
-/** All labelled answers, and those of the conversations but of one set. */
+/** All labelled answers and exchanges, and those of the conversations but of one set. */
 export async function followingExamples(leftOut: ConversationSet | null): Promise<Example[]> {
   answers ??= answerExamples();
+  exchanges ??= exchangeExamples();
   const sets = CONVERSATION_SETS.filter((set) => set !== leftOut && !UNLEARNT_CONVERSATIONS.includes(set));
-  return [...(await answers), ...(await Promise.all(sets.map(examplesFrom))).flat()];
+  const whole = (await Promise.all(sets.map(examplesFrom))).flat();
+  const shares = sharesOfChanges(whole);
+  return [...evened(await answers, shares), ...evened(await exchanges, shares), ...whole];
 }
 
 /** Learns the weights of following from all labelled answers and conversations but those of one set. */
@@ -109,14 +141,14 @@ export async function learnFollowing(leftOut: ConversationSet | null): Promise<F
   return {
     whether: weightsOf(
       learn(
-        examples.map(({ found, is }) => ({ found, is: Math.min(is, 1) })),
+        examples.map(({ found, is, counts }) => ({ found, is: Math.min(is, 1), counts })),
         2,
         WHETHER,
       ),
     ),
     what: weightsOf(
       learn(
-        examples.flatMap(({ found, is }) => (is === 0 ? [] : [{ found, is: is - 1 }])),
+        examples.flatMap(({ found, is, counts }) => (is === 0 ? [] : [{ found, is: is - 1, counts }])),
         CHANGES.length,
         WHAT,
       ),

@@ -6,6 +6,8 @@ export interface Example {
   /** As many numbers in every example; none where nothing is measured. */
   readonly measured?: Float64Array;
   readonly is: number;
+  /** How much it counts beside the others; by default as much as any. */
+  readonly counts?: number;
 }
 
 /** What was learnt: weights of names, and for each number that was measured, in their order, weights of each class. */
@@ -42,10 +44,11 @@ export function learn(
   for (const { found } of examples) for (const name of new Set(found)) counts.set(name, (counts.get(name) ?? 0) + 1);
   const names = [...counts].flatMap(([name, count]) => (count >= fewest ? [name] : [])).sort();
   const place = new Map(names.map((name, i) => [name, i]));
-  const rows = examples.map(({ found, measured, is }) => ({
+  const rows = examples.map(({ found, measured, is, counts: weight = 1 }) => ({
     at: Uint32Array.from([...new Set(found)].flatMap((name) => place.get(name) ?? [])),
     measured: measured ?? NOTHING_MEASURED,
     is,
+    share: weight / examples.length,
   }));
   const numbers = rows[0]?.measured.length ?? 0;
   // Behind the names stand the measured numbers; the last row holds the biases.
@@ -60,7 +63,7 @@ export function learn(
   for (let round = 1; round <= rounds; round += 1) {
     for (let i = 0; i < bias; i += 1) slope[i] = (strength * weights[i]!) / examples.length;
     slope.fill(0, bias);
-    for (const { at, measured, is } of rows) {
+    for (const { at, measured, is, share: rowShare } of rows) {
       for (let k = 0; k < classes; k += 1) scores[k] = weights[bias + k]!;
       for (const name of at) for (let k = 0; k < classes; k += 1) scores[k]! += weights[name * classes + k]!;
       for (let k = 0; k < classes; k += 1) {
@@ -72,7 +75,7 @@ export function learn(
       softmax(scores);
       scores[is]! -= 1;
       for (let k = 0; k < classes; k += 1) {
-        const share = scores[k]! / examples.length;
+        const share = scores[k]! * rowShare;
         scores[k] = share;
         slope[bias + k]! += share;
       }

@@ -10,7 +10,7 @@ import type { Weights, WordingWeights } from "@/core/reading/weighing/shares";
 import { wordingOf, wordsOf } from "@/core/reading/weighing/wording";
 import { corpus } from "../../outside/pick";
 import { numbersIn, REAL_LETTERS, REAL_LETTERS_SEEN, realLetters } from "../../outside/real-letters";
-import { CONVERSATION_SETS, labelledConversations, UNLEARNT_CONVERSATIONS } from "../conversations";
+import { CONVERSATION_SETS, FOLLOWED_ONLY, labelledConversations, UNLEARNT_CONVERSATIONS } from "../conversations";
 import { KIND_MARKS } from "../kind-marks";
 import { type LabelledLetter, LETTER_SETS, labelledLetters, UNLEARNT_SETS } from "../labelled";
 import { labelledSentences } from "../sentences";
@@ -159,7 +159,7 @@ async function talkOfStrangers(): Promise<LabelledClauses[]> {
 /** All sets of labelled passages that are learnt from. */
 export const ALL_SETS: readonly string[] = [
   ...LETTER_SETS.filter((set) => !UNLEARNT_SETS.includes(set)),
-  ...CONVERSATION_SETS.filter((set) => !UNLEARNT_CONVERSATIONS.includes(set)),
+  ...CONVERSATION_SETS.filter((set) => ![...UNLEARNT_CONVERSATIONS, ...FOLLOWED_ONLY].includes(set)),
   ...MARKED_SETS,
   "lists",
   "sentences",

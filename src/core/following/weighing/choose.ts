@@ -28,6 +28,9 @@ const LIKELY_OF_WANTED = 0.7;
 /** Below it, what the rules find of a thing that nobody names is taken for something else. */
 const NOT_ALL_BUT_NONE = 0.15;
 
+/** From here on words alone are believed as a whole: that something changes, and what. */
+const LIKELY_AS_A_WHOLE = 0.4;
+
 /** Below it, rules that name the thing know better what has become of it. */
 const TELLS = 0.5;
 
@@ -120,12 +123,13 @@ export function choose(
   const isNamed = isFound && ruled.said.isNamed;
   const owes = context.sides.owes(context.writer, item);
   if (weighed.whether <= (owes ? LIKELY : LIKELY_OF_WANTED))
-    return isNamed || (isFound && (!owes || weighed.whether > NOT_ALL_BUT_NONE)) ? byRules : null;
+    return isNamed || (isFound && (!owes || weighed.byItself > NOT_ALL_BUT_NONE)) ? byRules : null;
   const said = saidBy(context, item, weighed);
   if (ruled && ruled.said.change === said.change)
     return { said: ruled.said, segment: saying(ruled, weighed), confidence: agreed(ruled, weighed), isRuled: true };
   // Words tell a day that is put off from one that is named only by the day.
   if ((isNamed && weighed.what < TELLS) || (isFound && said.change === "moved" && said.due === null)) return byRules;
+  if (!ruled && weighed.whether * weighed.what < LIKELY_AS_A_WHOLE) return null;
   if (!ruled && soundsLikeIt(weighed.segment, item, said, owes)) return null;
   return { said, segment: ruled ? saying(ruled, weighed) : weighed.segment, confidence: WEIGHED, isRuled: false };
 }

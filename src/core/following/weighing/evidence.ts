@@ -23,6 +23,9 @@ export class Evidence {
     if (writer === item.owner) state.push("its owner");
     if (writer === item.asker) state.push("its asker");
     if (item.owner === null) state.push("nobody's");
+    const whose = item.owner === null ? "nobody's" : item.owner === writer ? "own" : "a colleague's";
+    const hasOwn = this.situation.open.some((one) => one.owner === writer && one.kind !== "trouble");
+    if (role === "owner") state.push(`${whose} & ${link}`, `${whose}, ${hasOwn ? "with" : "without"} own`);
     if (item.isPromised) state.push("promised before");
     return [
       ...state,

@@ -23,6 +23,8 @@ export const NOTHING_LEARNT: FollowingWeights = {
 export interface Weighed {
   /** How likely it is that the letter changes the item at all. */
   readonly whether: number;
+  /** The same, if what its segments say of other items counted for nothing. */
+  readonly byItself: number;
   readonly change: ChangeKind;
   /** How likely this change is, if any. */
   readonly what: number;
@@ -45,6 +47,9 @@ const MOST_PAIRS = 600;
 /** From here on a segment is given to the item that it fits best. */
 const GIVEN = 0.25;
 
+/** From here on a segment is plainly an item's, though others say the same of it. */
+const PLAINLY_ITS = 0.85;
+
 /** From here on a segment counts among those that say it. */
 const SAYS_IT = 0.45;
 
@@ -57,7 +62,11 @@ interface Held {
   readonly whether: number;
 }
 
-function weighItem({ kind }: OpenItem, held: readonly Held[], learnt: FollowingWeights): Omit<Weighed, "isShared"> {
+function weighItem(
+  { kind }: OpenItem,
+  held: readonly Held[],
+  learnt: FollowingWeights,
+): Omit<Weighed, "isShared" | "byItself"> {
   const best = held.reduce((a, b) => (b.whether > a.whether ? b : a), held[0]!);
   const saying = held.filter((one) => one === best || one.whether > Math.max(SAYS_IT, best.whether * 0.6));
   const sums = CHANGES.map(() => 0);
@@ -80,6 +89,8 @@ function weighItem({ kind }: OpenItem, held: readonly Held[], learnt: FollowingW
 /** Which items each segment is given to by its place: the likeliest first, each item one, and a segment to several only where it is bound to all nearly alike. */
 function sharedOut(held: ReadonlyMap<OpenItem, readonly Held[]>): ReadonlyMap<number, ReadonlySet<OpenItem>> {
   const pairs = [...held].flatMap(([item, own]) => own.map(({ whether }, at) => ({ item, at, whether })));
+  const most = new Map<number, number>();
+  for (const { at, whether } of pairs) most.set(at, Math.max(most.get(at) ?? 0, whether));
   const taken = new Map<number, { most: number; items: Set<OpenItem> }>();
   const served = new Set<OpenItem>();
   for (const { item, at, whether } of pairs.sort((a, b) => b.whether - a.whether)) {
@@ -87,6 +98,8 @@ function sharedOut(held: ReadonlyMap<OpenItem, readonly Held[]>): ReadonlyMap<nu
     if (served.has(item)) continue;
     const by = taken.get(at);
     if (by && whether < by.most * NEARLY_MOST) continue;
+    // "The ledgers need another week, you will have them on the 13th": all of it is said of the ledgers.
+    if (most.get(at)! > PLAINLY_ITS && whether < most.get(at)! * FITS_TOO) continue;
     if (by) by.items.add(item);
     else taken.set(at, { most: whether, items: new Set([item]) });
     served.add(item);
@@ -132,7 +145,7 @@ export function weigh(
     const one = weighItem(item, free, learnt);
     const at = situation.segments.indexOf(one.segment);
     const isShared = [...held].some(([other, its]) => other !== item && its[at]!.whether > one.whether * FITS_TOO);
-    weighed.set(item, { ...one, isShared });
+    weighed.set(item, { ...one, isShared, byItself: Math.max(...own.map((each) => each.whether)) });
   }
   return weighed;
 }

@@ -10,6 +10,7 @@ import type { Segment } from "../segments";
 import { step } from "./bonds";
 import { FORMS, SORRY, timeOf } from "./forms";
 import type { Situation } from "./situation";
+import { suitsWanted } from "./wanted";
 
 /** What the words of a segment are like, whatever they are said of. */
 export function wordingOf({ segments, slips, statements }: Situation, segment: Segment): string[] {
@@ -50,7 +51,7 @@ export function wordingOf({ segments, slips, statements }: Situation, segment: S
 /** What they are like beside an item: the day they name, how many they count, who takes it over. */
 export function wordingFor({ context, slips }: Situation, segment: Segment, item: OpenItem): string[] {
   const { text } = segment;
-  const found: string[] = [];
+  const found = suitsWanted(item.quote, text);
   if (item.kind !== "question" && pastOf(item, text)) found.push("own verb done");
   const due = dueFor(context, text, item);
   const day =

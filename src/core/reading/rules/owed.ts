@@ -8,7 +8,7 @@ const THEY_WANT =
   /^(?:(?:and|but|so|also|then)[,\s]+)*(?:he|she|they|(?:the|our|your|my|his|her|their) [\p{L} -]{2,30}?|\p{Lu}\p{L}+)(?:['’]ll| will| also| still| now| only| really)* (?:wants?|needs?|requires?|asks? for|insists? on|is asking for|are asking for|would like)\b(?! (?:to (?:say|thank|know)|no\b|not\b|\w+ing\b))/iu;
 /** "The auditors have asked for the receipts", "my boss wants to see three quotes". */
 const THEY_ASK =
-  /^(?:he|she|they|(?:the|our|your|my|his|her|their) [\p{L} -]{2,30}?|\p{Lu}\p{L}+)(?: also| still| now| even)* (?:(?:asks?|(?:has|have) (?:now |also )?asked|(?:is|are) asking|insists?|calls?) (?:for|on)\b|(?:asks?|(?:has|have) asked|want|wants|expects?|wishes|would like) (?:us|you) to\b|wants? to (?:see|have|speak to|talk to|meet)\b)/iu;
+  /^(?:he|she|they|(?:the|our|your|my|his|her|their) [\p{L} -]{2,30}?|\p{Lu}\p{L}+)(?: also| still| now| even)* (?:(?:asks?|(?:has|have) (?:now |also )?asked|(?:is|are) asking|insists?|calls?) (?:for|on)\b|(?:asks?|(?:has|have) asked|want|wants|expects?|wishes|begs?|urges?|would like) (?:us|you)(?:, \w+,)? to\b|wants? to (?:see|have|speak to|talk to|meet)\b)/iu;
 const FROM_YOU = /\b(?:by|before|until|from you|from us|in writing|you to|us to|your)\b/i;
 
 /** "The contract waits for your signature", "the insurance wants photos by Wednesday": what somebody is owed, they are asked for. */

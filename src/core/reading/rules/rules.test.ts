@@ -31,6 +31,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Can somebody bring the trailer round?",
     "Would you mind moving the dinghy?",
     "We need two more fenders by noon.",
+    "We need two days' notice.",
+    "She begs you, though, to bring rubber mats.",
     "I'd like you to check the bilge pump.",
     "Rosa has to sign the form.",
     "Rosa will order the paint.",
@@ -124,6 +126,10 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The buyer of the ketch is not at all amused.",
   ],
   nothing: [
+    "The keel needs a few more days.",
+    "I need until Monday to copy the plans.",
+    "For the sails we need the weekend.",
+    "Nothing would please us more.",
     "You are always welcome to use our slipway in the meantime.",
     "Are we glad to be ashore again.",
     "The boat has never given us a day's trouble.",
@@ -182,4 +188,19 @@ test("where a sentence fits several kinds, an ask wins over a question, a questi
   expect(kindOf("Could you tell me when the crane comes?")).toBe("ask");
   expect(kindOf("Please mend the broken pump.")).toBe("ask");
   expect(kindOf("I'll mend the broken pump tomorrow.")).toBe("promise");
+});
+
+describe("clauses", () => {
+  test("a question behind what is needed asks anew, and one who does both is one", () => {
+    const cut = (text: string) =>
+      clausesIn(text, [{ kind: "new", start: 0, end: text.length }]).map((clause) =>
+        text.slice(clause.start, clause.end),
+      );
+    expect(cut("I'd also need to know the price, and would gold leaf last on the weather side?")).toEqual([
+      "I'd also need to know the price",
+      "would gold leaf last on the weather side?",
+    ]);
+    const one = "I'm seeing him on Friday, and will bring it up.";
+    expect(cut(one)).toEqual([one]);
+  });
 });
