@@ -56,6 +56,7 @@ export const CONVERSATION_SETS = [
   "conversations-v",
   "conversations-w",
   "conversations-x",
+  "conversations-y",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
@@ -64,6 +65,7 @@ export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [
   "conversations-o",
   "conversations-s",
   "conversations-x",
+  "conversations-y",
 ];
 
 /** Sets that only following is learnt from: with what they open, letters of real people were read no better, and a little worse. */

@@ -82,6 +82,7 @@ describe("labelled letters", () => {
     ["conversations-o", 29, 47, 0.46],
     ["conversations-s", 20, 27, 0.7],
     ["conversations-x", 36, 57, 0.57],
+    ["conversations-y", 27, 45, 0.45],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(

@@ -48,7 +48,7 @@ describe("answers that name nothing", () => {
       expect([text, isAnswerWithPlease(text)]).toEqual([text, false]);
     for (const text of ["No, let the binder have them.", "Yes, please order them.", "By all means, take it."])
       expect([text, isYesOrNo(text)]).toEqual([text, true]);
-    for (const text of ["Nobody has them.", "Now, let the binder have them.", "No."])
+    for (const text of ["Yes, please send two by Friday.", "Nobody has them.", "Now, let the binder have them.", "No."])
       expect([text, isYesOrNo(text)]).toEqual([text, false]);
     for (const text of ["Oh dear, sorry.", "Sorry, Hugh.", "What a pity!"])
       expect([text, isInterjection(text)]).toEqual([text, true]);

@@ -17,9 +17,11 @@ const ASKS = /\b(?:(?:could|can|would|will) (?:you|we|i|somebody|someone)|need|s
 
 /** "No, let the garage have them": what was asked is answered, though in the words of an order. */
 export function isYesOrNo(text: string): boolean {
-  return YES_OR_NO.test(text) && text.split(/\s+/).length <= LONGEST_YES_OR_NO;
+  return YES_OR_NO.test(text) && !HAS_A_TERM.test(text) && text.split(/\s+/).length <= LONGEST_YES_OR_NO;
 }
 const YES_OR_NO = /^(?:yes|yep|yeah|no|nope|by all means|rather not|better not)[,:;.!]\s/i;
+/** "Yes, please send two by Friday": an ask as well as an answer. */
+const HAS_A_TERM = /\b(?:by(?! all means)|before|until|till)\b/i;
 const LONGEST_YES_OR_NO = 10;
 
 /** Words with which an answer begins and which answer nothing: "Oh dear, sorry." */

@@ -29,7 +29,7 @@ const LIKELY_OF_WANTED = 0.7;
 const NOT_ALL_BUT_NONE = 0.15;
 
 /** From here on words alone are believed as a whole: that something changes, and what. */
-const LIKELY_AS_A_WHOLE = 0.4;
+const LIKELY_AS_A_WHOLE = 0.3;
 
 /** Below it, rules that name the thing know better what has become of it. */
 const TELLS = 0.5;
