@@ -8,7 +8,7 @@ import type { OpenItem } from "./item";
 import { pastOf } from "./past-of";
 import { changesOfTasks, type OpenTask } from "./task-changes";
 
-const WIL = "wil@bindery.example";
+const WIL = { id: "wil", name: "Wil Tarn", address: "wil@bindery.example" };
 
 // The bindery of the other tests of following; common practice of offices.
 const item = (quote: string, kind: OpenItem["kind"] = "ask", letter = 0): OpenItem => ({
@@ -17,7 +17,7 @@ const item = (quote: string, kind: OpenItem["kind"] = "ask", letter = 0): OpenIt
   quote,
   start: 0,
   end: quote.length,
-  owner: WIL,
+  owner: WIL.address,
   asker: "hugh@archive.example",
   due: null,
   otherDays: [],
@@ -57,15 +57,15 @@ describe("answers that name nothing", () => {
   });
   test("they answer the last letter's ask, the one with their verb where there are several, or all that is left", () => {
     const [old, glue, ring] = [item("sew the atlas"), item("glue the map", "ask", 1), item("ring the mill", "ask", 1)];
-    expect(bareTargets([old, glue, ring], "I'll ring them tonight.", WIL)).toEqual([ring]);
-    expect(bareTargets([old, glue, ring], "Will do.", WIL)).toEqual([glue]);
-    expect(bareTargets([old, glue, ring], "Both are done.", WIL)).toEqual([old, glue, ring]);
-    expect(bareTargets([old], "Yes.", WIL)).toEqual([old]);
+    expect(bareTargets([old, glue, ring], "I'll ring them tonight.", WIL.address)).toEqual([ring]);
+    expect(bareTargets([old, glue, ring], "Will do.", WIL.address)).toEqual([glue]);
+    expect(bareTargets([old, glue, ring], "Both are done.", WIL.address)).toEqual([old, glue, ring]);
+    expect(bareTargets([old], "Yes.", WIL.address)).toEqual([old]);
     const asked = item("is it calf or goat?", "question", 1);
-    expect(bareTargets([glue, asked], "Yes.", WIL)).toEqual([asked]);
+    expect(bareTargets([glue, asked], "Yes.", WIL.address)).toEqual([asked]);
     const hers: OpenItem = { ...item("line the box", "ask", 1), owner: "oda@bindery.example" };
-    expect(bareTargets([hers, old], "Will do.", WIL)).toEqual([old]);
-    expect(bareTargets([hers], "Will do.", WIL)).toEqual([hers]);
+    expect(bareTargets([hers, old], "Will do.", WIL.address)).toEqual([old]);
+    expect(bareTargets([hers], "Will do.", WIL.address)).toEqual([hers]);
   });
   test("the stems of an ask hold its verb, which telling words may leave out", () => {
     expect(stems("Please send the two ledgers")).toEqual(new Set(["send", "two", "ledger"]));
@@ -73,9 +73,8 @@ describe("answers that name nothing", () => {
   });
 });
 
-const OWNER = { id: "wil", name: "Wil Tarn", address: "wil@bindery.example" };
 const HUGH = { id: "hugh", name: "Hugh Marl", address: "hugh@archive.example" };
-const people = { team: [OWNER], outside: [HUGH] };
+const people = { team: [WIL], outside: [HUGH] };
 const sent = { at: Date.UTC(2026, 10, 3, 9), zone: "+00:00" };
 const task = (title: string, more: Partial<OpenTask> = {}): OpenTask => ({
   id: title,
@@ -84,13 +83,13 @@ const task = (title: string, more: Partial<OpenTask> = {}): OpenTask => ({
   passage: null,
   kind: "promise",
   owner: HUGH.address,
-  asker: OWNER.address,
+  asker: WIL.address,
   due: "2026-11-05",
   ...more,
 });
 
 async function answerOf(text: string, tasks: readonly OpenTask[], more = "") {
-  const raw = `From: ${HUGH.address}\r\nTo: ${OWNER.address}\r\nDate: Tue, 03 Nov 2026 09:00:00 +0000\r\nSubject: Re: x\r\n${more}\r\n${text}\r\n`;
+  const raw = `From: ${HUGH.address}\r\nTo: ${WIL.address}\r\nDate: Tue, 03 Nov 2026 09:00:00 +0000\r\nSubject: Re: x\r\n${more}\r\n${text}\r\n`;
   const parsed = await parseLetter(Buffer.from(raw));
   if (!parsed.ok) throw new Error(parsed.why);
   const slips = readLetter(parsed.letter, people, sent);

@@ -84,6 +84,13 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
     expect(following.read(await letter(5, HUGH, WIL, "👍")).changes).toEqual([]);
   });
 
+  test("words that may well speak of what is open are no order; where nothing is open they are", async () => {
+    const PUT_BY = "Put aside, with your name on the box.";
+    const asked = await after("And I'd like to try two of the calf skins that you keep talking about.", WIL, PUT_BY);
+    expect(asked).toMatchObject({ opened: 1, opens: [], changes: [[1, "done", null, null]] });
+    const following = new Following(people);
+    expect(following.read(await letter(2, WIL, HUGH, PUT_BY)).opens).toHaveLength(1);
+  });
   test("what only may be an ask opens nothing from whoever owes an answer; from somebody who owes none it does", async () => {
     const HALF = "We would like to extend the lease of the shop by a year.";
     expect((await after(TWO, WIL, HALF)).opens).toEqual([]);

@@ -39,7 +39,7 @@ const DATES =
 
 const MOST_OF_A_CHOICE = 4;
 
-function wordsOf(text: string): string[] {
+function plainWords(text: string): string[] {
   return text.toLowerCase().match(/\p{L}{3,}|\d+/gu) ?? [];
 }
 
@@ -47,7 +47,7 @@ function wordsOf(text: string): string[] {
 function choiceOf(asked: string): string[] {
   const [before = "", after] = asked.split(/,? or /i);
   if (after === undefined) return [];
-  return [...wordsOf(before).slice(-MOST_OF_A_CHOICE), ...wordsOf(after).slice(0, MOST_OF_A_CHOICE)];
+  return [...plainWords(before).slice(-MOST_OF_A_CHOICE), ...plainWords(after).slice(0, MOST_OF_A_CHOICE)];
 }
 
 /** Names of what is wanted and of whether it is there. */
@@ -58,7 +58,7 @@ export function suitsWanted(asked: string, said: string): string[] {
   });
   const choice = choiceOf(asked);
   if (choice.length > 0) {
-    const words = new Set(wordsOf(said));
+    const words = new Set(plainWords(said));
     found.push(`wants a choice, ${choice.some((word) => words.has(word)) ? "made" : "not made"}`);
   }
   return found;
