@@ -21,10 +21,19 @@ import { addDays, addsSomething, isStillToCome, turnedTo } from "./goes-on";
 import type { OpenItem } from "./item";
 import { isHandedOn, isSentElsewhere } from "./passed-to";
 import { agreeToDays } from "./proposals";
-import { dueIn, IS_THE_REST, isDayGiven, mainClause, type Said, saidByAsker, saidByOwner, stronger } from "./said";
+import {
+  dueIn,
+  IS_THE_REST,
+  isDayGiven,
+  mainClause,
+  type Ruled,
+  type Said,
+  saidByAsker,
+  saidByOwner,
+  stronger,
+} from "./said";
 import type { Segment } from "./segments";
 import { Topics } from "./topics";
-import type { Ruled } from "./weighing/choose";
 
 /** What the rules find in a letter: changes by their items, and every stretch that was taken to speak of an item. */
 export interface ChangesRuled {

@@ -1,8 +1,7 @@
 import type { FollowContext } from "./context";
 import type { OpenItem } from "./item";
-import { dueIn, wantsWords } from "./said";
+import { dueIn, type Ruled, wantsWords } from "./said";
 import type { Segment } from "./segments";
-import type { Ruled } from "./weighing/choose";
 
 /** "As for the concert: that is the bearing": the words after it are said of what it names. */
 const TURNS_ELSEWHERE = /^(?:and )?as (?:for|to|regards) (?:the|that|your|our|his|her|their|this)\b/i;

@@ -1,7 +1,7 @@
 import { agrees } from "./bare-answer";
 import type { FollowContext } from "./context";
 import type { OpenItem } from "./item";
-import type { Ruled } from "./weighing/choose";
+import type { Ruled } from "./said";
 
 /** What an answer to such a question is taken for: "tomorrow noon is all right" sounds like a promise. */
 const ANSWERS: ReadonlySet<string> = new Set(["done", "promised"]);

@@ -29,6 +29,12 @@ export interface Said {
   readonly reason: string;
 }
 
+/** A change as the rules see it. */
+export interface Ruled {
+  readonly said: Said;
+  readonly segment: Segment;
+}
+
 function firstCue(cues: readonly Cue[], text: string): Cue | null {
   return cues.find((cue) => cue.pattern.test(text)) ?? null;
 }

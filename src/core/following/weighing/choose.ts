@@ -2,17 +2,12 @@ import { tellingWords } from "../../finding/telling-words";
 import { dayOf } from "../../time/moment";
 import { agrees, TURNS_TO } from "../bare-answer";
 import type { FollowContext } from "../context";
-import type { OpenItem } from "../item";
+import { CHANGES, type ChangeKind, type OpenItem } from "../item";
 import { passedTo } from "../passed-to";
-import { dueFor, isAway, type Said } from "../said";
+import { dueFor, isAway, type Ruled, type Said } from "../said";
 import type { Segment } from "../segments";
+import { told } from "./told";
 import type { Weighed } from "./weigh";
-
-/** A change as the rules see it. */
-export interface Ruled {
-  readonly said: Said;
-  readonly segment: Segment;
-}
 
 /** A change that counts, and how sure it is. */
 export interface Chosen extends Ruled {
@@ -22,17 +17,14 @@ export interface Chosen extends Ruled {
 }
 
 /** From here on the words are believed: of what their writer owes, and of what they want, where thanks sound much like news. */
-const LIKELY = 0.5;
-const LIKELY_OF_WANTED = 0.7;
+const LIKELY = 0.4;
+const LIKELY_OF_WANTED = 0.8;
 
 /** Below it, what the rules find of a thing that nobody names is taken for something else. */
 const NOT_ALL_BUT_NONE = 0.15;
 
 /** From here on words alone are believed as a whole: that something changes, and what. */
-const LIKELY_AS_A_WHOLE = 0.3;
-
-/** Below it, rules that name the thing know better what has become of it. */
-const TELLS = 0.5;
+const LIKELY_AS_A_WHOLE = 0.45;
 
 /** From here on they bear out what the rules find. */
 const BORNE_OUT = 0.6;
@@ -63,7 +55,7 @@ function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolea
 }
 
 /** What the weighed words say, in the terms of the rules. */
-function saidBy(context: FollowContext, item: OpenItem, { change, segments, segment }: Weighed): Said {
+function saidBy(context: FollowContext, item: OpenItem, change: ChangeKind, { segments, segment }: Weighed): Said {
   const due = segments.map((one) => dueFor(context, one.text, item)).find((one) => one !== null) ?? null;
   const base = { due: null, owner: null, isNamed: false, reason: "by the way it is put" };
   const isLater = due !== null && item.due !== null && due.day > item.due && !due.others.includes(item.due);
@@ -100,15 +92,15 @@ function saidBy(context: FollowContext, item: OpenItem, { change, segments, segm
   }
 }
 
-/** How sure a change is of which the rules and the words say the same. */
-function agreed({ said }: Ruled, { whether, what, isShared }: Weighed): number {
+/** How sure a change is that the rules find and the words bear out: `what` is how much they say just that. */
+function agreed({ said }: Ruled, { whether, isShared }: Weighed, what: number): number {
   const isBorneOut = whether > BORNE_OUT && what >= BORNE_OUT_WHAT && !(isShared && !said.isNamed);
   return isBorneOut ? AGREED : said.isNamed ? NAMED : RULED;
 }
 
 /**
- * What counts of an item's change by the rules and by the weight of its words. Words are the wider net, and what they say
- * counts; rules that name the thing count beside them, and where both agree it is sure. Null where nothing changes.
+ * What counts of an item's change by the rules and by the weight of its words. Words are the wider net: they say whether
+ * anything has become of it. What, rules and words say together, and where both agree it is sure. Null where nothing changes.
  * @param weighed undefined where nothing could be weighed: then the rules count alone
  */
 export function choose(
@@ -124,12 +116,14 @@ export function choose(
   const owes = context.sides.owes(context.writer, item);
   if (weighed.whether <= (owes ? LIKELY : LIKELY_OF_WANTED))
     return isNamed || (isFound && (!owes || weighed.byItself > NOT_ALL_BUT_NONE)) ? byRules : null;
-  const said = saidBy(context, item, weighed);
-  if (ruled && ruled.said.change === said.change)
-    return { said: ruled.said, segment: saying(ruled, weighed), confidence: agreed(ruled, weighed), isRuled: true };
+  const change = told(item, ruled, weighed);
+  const what = weighed.shares[CHANGES.indexOf(change)]!;
+  const said = saidBy(context, item, change, weighed);
+  if (ruled && (ruled.said.change === change || ruled.said.change === said.change))
+    return { ...ruled, segment: saying(ruled, weighed), confidence: agreed(ruled, weighed, what), isRuled: true };
   // Words tell a day that is put off from one that is named only by the day.
-  if ((isNamed && weighed.what < TELLS) || (isFound && said.change === "moved" && said.due === null)) return byRules;
-  if (!ruled && weighed.whether * weighed.what < LIKELY_AS_A_WHOLE) return null;
+  if (isFound && said.change === "moved" && said.due === null) return byRules;
+  if (!ruled && weighed.whether * what < LIKELY_AS_A_WHOLE) return null;
   if (!ruled && soundsLikeIt(weighed.segment, item, said, owes)) return null;
   return { said, segment: ruled ? saying(ruled, weighed) : weighed.segment, confidence: WEIGHED, isRuled: false };
 }

@@ -2,7 +2,7 @@ import type { FoundSlip } from "../../reading/slip";
 import { sharesOf, type Weights } from "../../reading/weighing/shares";
 import { saysNothing } from "../bare-answer";
 import type { FollowContext } from "../context";
-import { CHANGES, type ChangeKind, canBecome, type OpenItem } from "../item";
+import { CHANGES, canBecome, type OpenItem } from "../item";
 import type { Segment } from "../segments";
 import { Evidence } from "./evidence";
 import { situationOf } from "./situation";
@@ -25,9 +25,10 @@ export interface Weighed {
   readonly whether: number;
   /** The same, if what its segments say of other items counted for nothing. */
   readonly byItself: number;
-  readonly change: ChangeKind;
-  /** How likely this change is, if any. */
-  readonly what: number;
+  /** How likely each change is, if any, by all its segments together; in the order of `CHANGES`. */
+  readonly shares: readonly number[];
+  /** The same by one segment alone. */
+  readonly sharesBy: (segment: Segment) => readonly number[];
   /** Whether its words fit something else that is open nearly as well. */
   readonly isShared: boolean;
   /** The segment that says it most plainly, and all that say it. */
@@ -35,10 +36,7 @@ export interface Weighed {
   readonly segments: readonly Segment[];
 }
 
-/** Share of the strongest bond from which a segment can say something of another item too. */
-const NEARLY_MOST = 0.97;
-
-/** Share of an item's bond from which another's makes it doubtful which of them is meant. */
+/** Share of the strongest bond from which a segment can say something of another item too, and makes it doubtful which is meant. */
 const FITS_TOO = 0.8;
 
 /** Segments held against items at the most in one letter: a long letter to a long list is left to the rules. */
@@ -53,9 +51,6 @@ const PLAINLY_ITS = 0.85;
 /** From here on a segment counts among those that say it. */
 const SAYS_IT = 0.45;
 
-/** Share of what its words say from which a thing is called off. */
-const PLAINLY_OFF = 0.7;
-
 interface Held {
   readonly segment: Segment;
   readonly found: readonly string[];
@@ -67,20 +62,20 @@ function weighItem(
   held: readonly Held[],
   learnt: FollowingWeights,
 ): Omit<Weighed, "isShared" | "byItself"> {
+  const sharesBy = (segment: Segment) =>
+    sharesOf(learnt.what, held.find((one) => one.segment === segment)?.found ?? []);
   const best = held.reduce((a, b) => (b.whether > a.whether ? b : a), held[0]!);
   const saying = held.filter((one) => one === best || one.whether > Math.max(SAYS_IT, best.whether * 0.6));
   const sums = CHANGES.map(() => 0);
   for (const { found, whether } of saying)
     for (const [i, share] of sharesOf(learnt.what, found).entries())
       if (canBecome(kind, CHANGES[i]!)) sums[i]! += share * whether;
-  // To call a thing off undoes it: that has to be plain.
-  const off = CHANGES.indexOf("called off");
-  if (sums[off]! < PLAINLY_OFF * sums.reduce((a, b) => a + b, 0)) sums[off] = 0;
-  const place = sums.indexOf(Math.max(...sums));
+  const sum = sums.reduce((a, b) => a + b, 0);
+  const shares = sums.map((one) => (sum > 0 ? one / sum : 0));
   return {
     whether: best.whether,
-    change: CHANGES[place]!,
-    what: sums[place]! / sums.reduce((a, b) => a + b, 0),
+    shares,
+    sharesBy,
     segment: best.segment,
     segments: saying.map((one) => one.segment),
   };
@@ -97,7 +92,7 @@ function sharedOut(held: ReadonlyMap<OpenItem, readonly Held[]>): ReadonlyMap<nu
     if (whether < GIVEN) break;
     if (served.has(item)) continue;
     const by = taken.get(at);
-    if (by && whether < by.most * NEARLY_MOST) continue;
+    if (by && whether < by.most * FITS_TOO) continue;
     // "The ledgers need another week, you will have them on the 13th": all of it is said of the ledgers.
     if (most.get(at)! > PLAINLY_ITS && whether < most.get(at)! * FITS_TOO) continue;
     if (by) by.items.add(item);
@@ -139,7 +134,7 @@ export function weigh(
   for (const [item, own] of held) {
     const free = own.map((one, i) => {
       const by = taken.get(i);
-      const isIts = by === undefined ? one.whether >= most[i]! * NEARLY_MOST : by.has(item);
+      const isIts = by === undefined ? one.whether >= most[i]! * FITS_TOO : by.has(item);
       return isIts ? one : { ...one, whether: 0 };
     });
     const one = weighItem(item, free, learnt);

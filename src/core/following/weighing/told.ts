@@ -1,0 +1,33 @@
+import { CHANGES, type ChangeKind, canBecome, type OpenItem } from "../item";
+import type { Ruled } from "../said";
+import type { Weighed } from "./weigh";
+
+/** How much counts what all its words say together, and what the segment says that the rules have found. */
+const TOGETHER = 0.8;
+const RULES_SEGMENT = 0.2;
+
+/** How much more likely, as a logarithm, a change is that the rules find as well: of what is named, and of what is not. */
+const RULED_OF_NAMED = 1.5;
+const RULED = 0.7;
+
+/** No share is less: nothing is impossible. */
+const LEAST = 0.03;
+
+const surely = (share: number | undefined) => Math.log((share ?? 0) + LEAST);
+
+/**
+ * What has become of an item, if anything has: the change for which its words and the rules speak most together. Opinions are
+ * multiplied, each by its weight (a logarithmic opinion pool: Genest and Zidek, Statistical Science 1, 1986); the weights were
+ * fitted to labelled conversations.
+ */
+export function told(item: OpenItem, ruled: Ruled | null, weighed: Weighed): ChangeKind {
+  const atRules = ruled ? weighed.sharesBy(ruled.segment) : [];
+  const points = CHANGES.map((change, i) => {
+    if (!canBecome(item.kind, change)) return Number.NEGATIVE_INFINITY;
+    const byWords = TOGETHER * surely(weighed.shares[i]);
+    if (!ruled) return byWords;
+    const byRules = ruled.said.change === change ? (ruled.said.isNamed ? RULED_OF_NAMED : RULED) : 0;
+    return byWords + RULES_SEGMENT * surely(atRules[i]) + byRules;
+  });
+  return CHANGES[points.indexOf(Math.max(...points))]!;
+}
