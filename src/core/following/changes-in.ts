@@ -12,10 +12,15 @@ export interface ChangesFound {
   readonly understood: readonly { readonly start: number; readonly end: number; readonly item: string }[];
   /** The stretches that by their wording may well speak of what is open, whether or not they change it. */
   readonly likely: readonly { readonly start: number; readonly end: number }[];
+  /** Items of which the words speak beyond nearly every doubt. */
+  readonly plainly: ReadonlySet<string>;
 }
 
 /** How likely it must be that a stretch speaks of what is open. */
 const MAY_WELL = 0.35;
+
+/** And from here on there is hardly a doubt of it. */
+const PLAINLY = 0.985;
 
 /** What a letter changes of the items that are open, in the order of the text. */
 export function changesIn(
@@ -61,5 +66,6 @@ export function changesIn(
       ...chosen.map(({ item, segment: { start, end } }) => ({ start, end, item: item.id })),
     ],
     likely: [...weighed.values()].flatMap(({ whether, segments }) => (whether > MAY_WELL ? segments : [])),
+    plainly: new Set([...weighed].filter(([, { whether }]) => whether > PLAINLY).map(([{ id }]) => id)),
   };
 }

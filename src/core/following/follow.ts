@@ -6,6 +6,7 @@ import { type ChangesFound, changesIn } from "./changes-in";
 import { contextOf, type FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
 import { type Opened, openedBy } from "./opened-by";
+import { reopened } from "./reopened";
 import { dueIn } from "./said";
 import { LEARNT } from "./weighing/learnt";
 import type { FollowingWeights } from "./weighing/weigh";
@@ -65,9 +66,19 @@ export class Following {
     const context = contextOf(letter, this.people, sent, this.settings);
     if (!context) return { opens: [], changes: [] };
     const open = this.items.filter((item) => !item.isOver).slice(-MOST_OPEN);
+    const over = this.items.filter((item) => item.isOver).slice(-MOST_OPEN);
     const slips = readLetter(letter, this.people, sent, this.settings);
     const found = changesIn(context, open, slips, this.learnt);
-    const opened = openedBy(context, open, slips, found);
+    const again = reopened(context, open, over, slips, found, this.learnt);
+    const opened = openedBy(
+      context,
+      [...open, ...over.filter(({ id }) => again.some(({ item }) => item === id))],
+      slips,
+      {
+        changes: [...found.changes, ...again].sort((a, b) => a.start - b.start),
+        understood: [...found.understood, ...again],
+      },
+    );
     for (const change of opened.changes) {
       const item = this.items.find((one) => one.id === change.item)!;
       if (context.sides.wants(context.writer, item)) item.raised = number;
@@ -83,7 +94,7 @@ export class Following {
 
 /** Makes an item what a change has made of it. */
 export function applyTo(item: OpenItem, change: Pick<ItemChange, "change" | "due" | "owner">): void {
-  if (change.change === "done" || change.change === "called off" || change.change === "declined") item.isOver = true;
+  item.isOver = change.change === "done" || change.change === "called off" || change.change === "declined";
   if (change.change === "promised" || change.change === "moved") item.isPromised = true;
   if (change.due) item.due = change.due;
   if (change.change === "passed") item.owner = change.owner;

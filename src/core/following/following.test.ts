@@ -118,11 +118,15 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
     expect([done.opens, done.changes]).toEqual([[], []]);
   });
 
-  test("what is over is not changed again", async () => {
+  test("what is over is not changed again by thanks and praise; what is withdrawn is promised anew", async () => {
     const following = new Following(people);
     following.read(await letter(2, HUGH, WIL, "Could you rebind the two ledgers by Friday?"));
     expect(following.read(await letter(3, WIL, HUGH, "The ledgers are attached.")).changes).toHaveLength(1);
-    expect(following.read(await letter(4, WIL, HUGH, "The ledgers will come on Friday.")).changes).toEqual([]);
+    for (const text of ["Many thanks for the ledgers.", "The two ledgers look splendid.", "Thank you, the ledgers came."])
+      expect([text, following.read(await letter(4, HUGH, WIL, text)).changes]).toEqual([text, []]);
+    expect(following.read(await letter(5, WIL, HUGH, "The ledgers will come on Friday.")).changes).toMatchObject([
+      { change: "promised", due: "2026-11-06" },
+    ]);
   });
 });
 
@@ -230,6 +234,25 @@ describe("how an answer goes on", () => {
     expect(
       following.read(await letter(4, WIL, HUGH, "Tight, but yes, you'll have them by Thursday.")).changes,
     ).toMatchObject([{ item: ledgers!.id, change: "promised", due: "2026-11-05" }]);
+  });
+
+  test.each([
+    [
+      "what was sent and has not arrived is asked for again, and sent again",
+      ["The ledgers were posted this morning.", "The ledgers have not arrived.", "I have just sent the ledgers again."],
+      [["done"], ["reminded"], ["done"]],
+    ],
+    [
+      "what only sounds like it wakes nothing that is over",
+      ["The ledgers were posted this morning.", "Thank you, the archive is closed on Monday.", "Have a good weekend."],
+      [["done"], [], []],
+    ],
+  ])("%s", async (_, letters, changes) => {
+    const all = [await letter(2, HUGH, WIL, "Could you rebind the two ledgers by Friday?")];
+    for (const [i, text] of letters.entries())
+      all.push(await letter(3 + i, i === 1 ? HUGH : WIL, i === 1 ? WIL : HUGH, text));
+    const followed = followConversation(all, people).slice(1);
+    expect(followed.map((one) => one.changes.map(({ change }) => change))).toEqual(changes);
   });
 });
 

@@ -50,7 +50,7 @@ export function openedBy(
   context: FollowContext,
   open: readonly OpenItem[],
   slips: readonly FoundSlip[],
-  { changes: found, understood }: ChangesFound,
+  { changes: found, understood }: Pick<ChangesFound, "changes" | "understood">,
 ): { slips: Opened[]; changes: ItemChange[] } {
   const { letter, writer, sides } = context;
   const changes = [...found];
