@@ -122,7 +122,11 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
     const following = new Following(people);
     following.read(await letter(2, HUGH, WIL, "Could you rebind the two ledgers by Friday?"));
     expect(following.read(await letter(3, WIL, HUGH, "The ledgers are attached.")).changes).toHaveLength(1);
-    for (const text of ["Many thanks for the ledgers.", "The two ledgers look splendid.", "Thank you, the ledgers came."])
+    for (const text of [
+      "Many thanks for the ledgers.",
+      "The two ledgers look splendid.",
+      "Thank you, the ledgers came.",
+    ])
       expect([text, following.read(await letter(4, HUGH, WIL, text)).changes]).toEqual([text, []]);
     expect(following.read(await letter(5, WIL, HUGH, "The ledgers will come on Friday.")).changes).toMatchObject([
       { change: "promised", due: "2026-11-06" },
