@@ -31,6 +31,8 @@ export default defineConfig({
     globalSetup: "tests/empty-databases.ts",
     pool: "forks",
     maxWorkers: 2,
+    isolate: false,
+    setupFiles: "tests/own-state.ts",
     sequence: { sequencer: LongestFirst },
     testTimeout: 120_000,
     hookTimeout: 120_000,

@@ -17,14 +17,18 @@ function run(command, args, env = {}) {
   });
 }
 
-/** A check that counts as one: it passes or it fails. */
+/** A check that counts as one: it passes or it fails. What it says is printed at its end, so that several can run at a time. */
 async function one(name, args) {
   if (!name.includes(only)) return;
-  console.log(`\n== ${name}`);
-  const code = await run(node, args);
+  const said = [];
+  const code = await new Promise((resolve) => {
+    const child = spawn(node, args, { stdio: ["ignore", "pipe", "pipe"] });
+    for (const stream of [child.stdout, child.stderr]) stream.on("data", (chunk) => said.push(chunk));
+    child.on("close", (ended) => resolve(ended ?? 1));
+  });
   if (code === 0) passed += 1;
   else failed += 1;
-  console.log(code === 0 ? "passed" : "FAILED");
+  console.log(`\n== ${name}\n${Buffer.concat(said).toString().trimEnd()}\n${code === 0 ? "passed" : "FAILED"}`);
 }
 
 /** A runner that counts its own tests into a file. A runner that dies without counting is a failure of its own. */
@@ -87,17 +91,12 @@ function startPostgres() {
   };
 }
 
-await one("types", [
-  "node_modules/typescript-check/bin/tsc",
-  "--noEmit",
-  "--incremental",
-  "false",
-  "-p",
-  "tsconfig.json",
+await Promise.all([
+  one("types", ["node_modules/typescript-check/bin/tsc", "--noEmit", "--incremental", "false", "-p", "tsconfig.json"]),
+  one("lint", ["node_modules/@biomejs/biome/bin/biome", "check", "."])
+    .then(() => one("boundaries", ["scripts/check-boundaries.mjs"]))
+    .then(() => one("dead code", ["node_modules/knip/bin/knip.js"])),
 ]);
-await one("lint", ["node_modules/@biomejs/biome/bin/biome", "check", "."]);
-await one("boundaries", ["scripts/check-boundaries.mjs"]);
-await one("dead code", ["node_modules/knip/bin/knip.js"]);
 
 const postgres = "vitest".includes(only) ? startPostgres() : null;
 const vitestFile = path.join(scratch, "vitest.json");
