@@ -57,6 +57,7 @@ export const CONVERSATION_SETS = [
   "conversations-w",
   "conversations-x",
   "conversations-y",
+  "conversations-z",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
@@ -66,6 +67,7 @@ export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [
   "conversations-s",
   "conversations-x",
   "conversations-y",
+  "conversations-z",
 ];
 
 /** Sets that only following is learnt from: with what they open, letters of real people were read no better, and a little worse. */

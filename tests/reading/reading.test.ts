@@ -83,6 +83,7 @@ describe("labelled letters", () => {
     ["conversations-s", 20, 27, 0.7],
     ["conversations-x", 36, 57, 0.65],
     ["conversations-y", 27, 45, 0.55],
+    ["conversations-z", 31, 46, 0.8],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(

@@ -22,6 +22,9 @@ const MAY_WELL = 0.35;
 /** And from here on there is hardly a doubt of it. */
 const PLAINLY = 0.985;
 
+/** So many others that words alone would change as well as an item: then they are of none. */
+const MANY = 2;
+
 /** What a letter changes of the items that are open, in the order of the text. */
 export function changesIn(
   context: FollowContext,
@@ -38,13 +41,13 @@ export function changesIn(
     return one ? [{ item, ...one }] : [];
   });
   // What the rules take to speak of one thing, words alone do not give to another.
-  const chosen = counting.filter(
-    (one) =>
-      one.isRuled ||
-      !counting.some(
-        (other) => other.isRuled && other.segment.start < one.segment.end && one.segment.start < other.segment.end,
-      ),
-  );
+  // "I have hung it in the surgery": nor what would fit this and that and something else.
+  const chosen = counting.filter((one) => {
+    const others = counting.filter(
+      (other) => other !== one && other.segment.start < one.segment.end && one.segment.start < other.segment.end,
+    );
+    return one.isRuled || (others.length < MANY && !others.some((other) => other.isRuled));
+  });
   return {
     changes: chosen
       .map(({ item, said, segment, confidence }) => ({

@@ -35,13 +35,16 @@ const PLAIN_BESIDE_OPEN = 0.9;
  */
 function isPlain(
   { kind, rule, confidence, start, end }: Opened,
+  text: string,
   isAnswer: boolean,
   likely: ChangesFound["likely"],
 ): boolean {
-  if (kind !== "question" && confidence < PLAIN_BESIDE_OPEN && likely.some((one) => one.start < end && start < one.end))
+  // "Can I have the van for two days?": whoever puts it as a question answers nothing.
+  const isPut = kind === "question" || text[end - 1] === "?";
+  if (!isPut && confidence < PLAIN_BESIDE_OPEN && likely.some((one) => one.start < end && start < one.end))
     return false;
   // Who owes an answer gives one, rather than asking for something by half a sentence.
-  if (isAnswer && kind === "ask" && confidence < PLAIN_IN_ANSWER) return false;
+  if (isAnswer && !isPut && kind === "ask" && confidence < PLAIN_IN_ANSWER) return false;
   return confidence >= PLAIN_ENOUGH || !isByWordingAlone(rule);
 }
 
@@ -85,7 +88,7 @@ export class Following {
       applyTo(item, change);
     }
     const isAnswer = open.some((item) => item.kind !== "trouble" && context.sides.owes(context.writer, item));
-    const plain = opened.slips.filter((slip) => isPlain(slip, isAnswer, found.likely));
+    const plain = opened.slips.filter((slip) => isPlain(slip, letter.text, isAnswer, found.likely));
     const opens = plain.map((slip, i) => itemOpened(slip, context, number, i + 1));
     this.items.push(...opens);
     return { opens, changes: opened.changes };

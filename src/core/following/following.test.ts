@@ -204,6 +204,11 @@ describe("how an answer goes on", () => {
     ]);
   });
 
+  test("what is put as a question is asked, also by who owes an answer", async () => {
+    const { opens, changes } = await after(TWO, WIL, "Can I have the ledgers for two weeks? The vellum is 40 a sheet.");
+    expect([opens, changes]).toEqual([["ask"], [[2, "done", null, null]]]);
+  });
+
   test("what is promised where one thing is open is promised of that", async () => {
     const [one] = (
       await after(
@@ -304,6 +309,7 @@ describe("its pieces", () => {
     const to = (text: string) => passedTo(text, people, WIL, new Set([HUGH]))?.person;
     expect(to("Oda will send it.")?.address).toBe(ODA);
     expect(to("This one I give to Oda.")?.address).toBe(ODA);
+    expect(to("Oda reckons up the vellum and tells you the price.")?.address).toBe(ODA);
     expect(to("My colleague will write to you.")).toBeNull();
     expect(to("I will tell Hugh myself.")).toBeUndefined();
     expect(to("Oda liked the ledgers.")).toBeUndefined();

@@ -2,7 +2,7 @@ import { namedIn } from "../reading/kind-rule";
 import type { People, Person } from "../reading/slip";
 
 const TAKES_OVER =
-  /^(?:['’]s\b.{0,40}\b(?:he|she|they)(?:['’]ll| will)|['’]s (?:\w+ )?(?:business|desk|department|job|thing|area|field)\b)|^,?\s*(?:(?:in copy|cc['’]?d|our \w+|my \w+)[,)]?\s*)?(?:will|['’]ll|can|could|does|do|is going|is (?:writing|preparing|doing|working on|looking|taking|making|drawing|handling|seeing)|has (?:to|taken|already)|takes?|handles?|decides|deals|keeps|runs|covers|manages|orders|drives|looks? after|sends?|brings?|writes?|knows?|business|desk|department|please|has it)\b/i;
+  /^(?:['’]s\b.{0,40}\b(?:he|she|they)(?:['’]ll| will)|['’]s (?:\w+ )?(?:business|desk|department|job|thing|area|field)\b)|^,?\s*(?:(?:in copy|cc['’]?d|our \w+|my \w+)[,)]?\s*)?(?:will|['’]ll|can|could|does|do|is going|is (?:writing|preparing|doing|working on|looking|taking|making|drawing|handling|seeing)|has (?:to|taken|already)|takes?|handles?|decides|deals|keeps|runs|covers|manages|orders|drives|plans|works out|works on|prepares|makes|collects|checks|arranges|sees to|looks into|looks? after|sends?|brings?|writes?|knows?|business|desk|department|please|has it)\b|^ [^.;!?]{2,50}? and (?:will |then )?(?:sends?|tells?|writes?|rings?|calls?|lets?|brings?|answers?|reports?|gets? back|comes? back)\b/i;
 const GIVEN_TO =
   /\b(?:from|by|to|over to|with|(?:is|['’]s|are) (?:something |a matter |a question |one )?for|ask|asked|give|gave|given|hand|handed|pass|passed|leave|left|lives? with|let|have)\s+(?:my colleague\s+|our \w+\s+)?$/i;
 /** "For the report ask the garage", "the passes are not mine": somebody else is named for it, if only by what they are. */
