@@ -10,10 +10,13 @@ const node = process.execPath;
 let passed = 0;
 let failed = 0;
 
-function run(command, args, env = {}) {
+/** Ends with its exit code. What it says is printed as it comes, or put into `said`. */
+function run(command, args, env = {}, said = null) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { stdio: "inherit", env: { ...process.env, ...env } });
-    child.on("exit", (code) => resolve(code ?? 1));
+    const stdio = said ? ["ignore", "pipe", "pipe"] : "inherit";
+    const child = spawn(command, args, { stdio, env: { ...process.env, ...env } });
+    for (const stream of said ? [child.stdout, child.stderr] : []) stream.on("data", (chunk) => said.push(chunk));
+    child.on("close", (code) => resolve(code ?? 1));
   });
 }
 
@@ -21,11 +24,7 @@ function run(command, args, env = {}) {
 async function one(name, args) {
   if (!name.includes(only)) return;
   const said = [];
-  const code = await new Promise((resolve) => {
-    const child = spawn(node, args, { stdio: ["ignore", "pipe", "pipe"] });
-    for (const stream of [child.stdout, child.stderr]) stream.on("data", (chunk) => said.push(chunk));
-    child.on("close", (ended) => resolve(ended ?? 1));
-  });
+  const code = await run(node, args, {}, said);
   if (code === 0) passed += 1;
   else failed += 1;
   console.log(`\n== ${name}\n${Buffer.concat(said).toString().trimEnd()}\n${code === 0 ? "passed" : "FAILED"}`);

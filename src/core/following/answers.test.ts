@@ -38,6 +38,9 @@ describe("answers that name nothing", () => {
     ["please mend the spine", "not mended yet", false],
     ["please mend the spine", "it needed glue", false],
     ["the mended spine, please send it", "the mended spine looks good", false],
+    ["the loose leaves must be glued", "the leaves were glued this morning", true],
+    ["the loose leaves must be glued", "the leaves have now been glued", true],
+    ["the loose leaves must be glued", "yes, they must be glued", false],
   ])("%s: %s", (asked, said, isDone) => {
     expect(pastOf(item(asked), said)).toBe(isDone);
   });

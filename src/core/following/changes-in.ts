@@ -16,14 +16,12 @@ export interface ChangesFound {
   readonly plainly: ReadonlySet<string>;
 }
 
-/** How likely it must be that a stretch speaks of what is open. */
+/** How likely it must be that a stretch may well speak of what is open, and that there is hardly a doubt of it. */
 const MAY_WELL = 0.35;
-
-/** And from here on there is hardly a doubt of it. */
 const PLAINLY = 0.985;
 
-/** So many others that words alone would change as well as an item: then they are of none. */
-const MANY = 2;
+/** Things of which one stretch can be by its words alone. What would fit more, "I have hung it in the surgery", is of none. */
+const MOST_BY_WORDS = 2;
 
 /** What a letter changes of the items that are open, in the order of the text. */
 export function changesIn(
@@ -40,13 +38,10 @@ export function changesIn(
     const one = choose(context, item, isPossible ? byRules : null, weighed.get(item));
     return one ? [{ item, ...one }] : [];
   });
-  // What the rules take to speak of one thing, words alone do not give to another.
-  // "I have hung it in the surgery": nor what would fit this and that and something else.
   const chosen = counting.filter((one) => {
-    const others = counting.filter(
-      (other) => other !== one && other.segment.start < one.segment.end && one.segment.start < other.segment.end,
-    );
-    return one.isRuled || (others.length < MANY && !others.some((other) => other.isRuled));
+    const alike = counting.filter(({ segment }) => segment.start < one.segment.end && one.segment.start < segment.end);
+    // What the rules take to speak of one thing, words alone do not give to another.
+    return one.isRuled || (alike.length <= MOST_BY_WORDS && !alike.some((other) => other.isRuled));
   });
   return {
     changes: chosen

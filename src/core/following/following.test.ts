@@ -313,6 +313,7 @@ describe("its pieces", () => {
     expect(to("My colleague will write to you.")).toBeNull();
     expect(to("I will tell Hugh myself.")).toBeUndefined();
     expect(to("Oda liked the ledgers.")).toBeUndefined();
+    expect(to("Oda liked the ledgers and writes that they are lovely.")).toBeUndefined();
   });
 
   test("no text makes it throw, and no letter changes one item twice", async () => {

@@ -19,13 +19,11 @@ export function reopened(
 ): readonly ItemChange[] {
   if (over.length === 0) return [];
   const { changes, plainly } = changesIn(context, [...open, ...over], slips, learnt);
-  const again = changes.filter(({ item: id, change, start, end }) => {
+  return changes.filter(({ item: id, change, start, end }) => {
     const item = over.find((one) => one.id === id);
     if (!item || !plainly.has(id)) return false;
     // "Thank you, the ledgers came": so they did.
     if (change === "done" && context.sides.wants(context.writer, item)) return false;
     return !found.understood.some((one) => one.start < end && start < one.end);
   });
-  // "I have hung it in the surgery": what may be said of several things wakes none.
-  return again.filter((one) => again.filter(({ start, end }) => start < one.end && one.start < end).length === 1);
 }

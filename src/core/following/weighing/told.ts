@@ -7,8 +7,8 @@ const TOGETHER = 0.8;
 const RULES_SEGMENT = 0.2;
 
 /** How much more likely, as a logarithm, a change is that the rules find as well: of what is named, and of what is not. */
-const RULED_OF_NAMED = 1.5;
-const RULED = 0.7;
+const FOUND_AND_NAMED = 1.5;
+const FOUND = 0.7;
 
 /** No share is less: nothing is impossible. */
 const LEAST = 0.03;
@@ -26,7 +26,7 @@ export function told(item: OpenItem, ruled: Ruled | null, weighed: Weighed): Cha
     if (!canBecome(item.kind, change)) return Number.NEGATIVE_INFINITY;
     const byWords = TOGETHER * surely(weighed.shares[i]);
     if (!ruled) return byWords;
-    const byRules = ruled.said.change === change ? (ruled.said.isNamed ? RULED_OF_NAMED : RULED) : 0;
+    const byRules = ruled.said.change === change ? (ruled.said.isNamed ? FOUND_AND_NAMED : FOUND) : 0;
     return byWords + RULES_SEGMENT * surely(atRules[i]) + byRules;
   });
   return CHANGES[points.indexOf(Math.max(...points))]!;
