@@ -1,11 +1,12 @@
 import { KIND_RULES } from "../rules/list";
+import { taggedWords } from "../words";
 import held from "./held.json";
 import type { HouseExample } from "./house-example";
 import { LEARNT_WORDING } from "./learnt";
 import { ruleCounts, SENSES } from "./sense";
 import { asShares, type HouseWording, type NameWeights } from "./shares";
 import { weighWording } from "./weigh-wording";
-import { wordingOf } from "./wording";
+import { endingsOf, wordingOf, wordsOf } from "./wording";
 
 /** Names of fewer passages say more of one passage than of how people write. */
 const FEWEST = 2;
@@ -24,6 +25,8 @@ const HELD_TIMES = 2;
 
 /** What a passage or one that is held weighs without the organisation, and what it shall come to. */
 interface Row {
+  readonly text: string;
+  /** What stands for its wording (`wordingOf`). */
   readonly names: readonly string[];
   readonly writer: string;
   readonly start: readonly number[];
@@ -42,7 +45,14 @@ function rowOf({ writer, phrase, read, rule, sense, times }: HouseExample): Row 
   const by = KIND_RULES.find((one) => one.name === rule);
   if (by && read) start[SENSES.indexOf(read)]! += ruleCounts(by);
   const target = SENSES.map((one) => Number(one === sense));
-  return { names: [...new Set(wordingOf(clause))], writer, start, target, times: Math.min(times, MOST_TIMES) };
+  return {
+    text: clause.text,
+    names: [...new Set(wordingOf(clause))],
+    writer,
+    start,
+    target,
+    times: Math.min(times, MOST_TIMES),
+  };
 }
 
 let heldRows: readonly Row[] | null = null;
@@ -52,7 +62,14 @@ function rowsHeld(): readonly Row[] {
   heldRows ??= held.map((text) => {
     const clause = { text, isListItem: false };
     const start = weighWording(clause, LEARNT_WORDING);
-    return { names: [...new Set(wordingOf(clause))], writer: "", start, target: asShares(start), times: HELD_TIMES };
+    return {
+      text,
+      names: [...new Set(wordingOf(clause))],
+      writer: "",
+      start,
+      target: asShares(start),
+      times: HELD_TIMES,
+    };
   });
   return heldRows;
 }
@@ -91,6 +108,25 @@ function enough(rows: readonly Row[], apart: (row: Row, i: number) => string): s
   for (const [i, row] of rows.entries())
     for (const name of row.names) seen.set(name, (seen.get(name) ?? new Set()).add(apart(row, i)));
   return [...seen].flatMap(([name, by]) => (by.size >= FEWEST ? [name] : []));
+}
+
+/** Words for things, people and what they are like: what a passage is about, not how it asks. */
+const THINGS = /^(?:NOUN|PROPN|ADJ)$/;
+
+/**
+ * A passage half as itself, half without the things that it names, which has to come to the same: otherwise "Have you got the tender
+ * for the quay?" would teach more of tenders and quays than of who has got what (words left out at random do the same for longer
+ * texts: Iyyer et al. 2015, "Deep unordered composition").
+ */
+function withoutThings(row: Row): Row[] {
+  const things = new Set(taggedWords(row.text).flatMap(({ word, tag }) => (THINGS.test(tag) ? wordsOf(word) : [])));
+  const endings = new Set([...things].flatMap(endingsOf));
+  const names = row.names.filter((name) => !endings.has(name) && !name.split(" ").some((word) => things.has(word)));
+  const times = row.times / 2;
+  return [
+    { ...row, times },
+    { ...row, names, times },
+  ];
 }
 
 /** Learns what names weigh, so that each row comes from where it starts to its target. */
@@ -142,14 +178,17 @@ function added(start: readonly number[], names: readonly string[], weights: Name
 export function learnHouseWording(examples: readonly HouseExample[]): HouseWording {
   const rows = inOneOrder(examples).map(rowOf);
   const shared = enough(rows, ({ writer }) => writer);
-  const everybody = shared.length > 0 ? learnNames(mixed(rows, rowsHeld()), shared, STEP) : (new Map() as NameWeights);
+  const everybody =
+    shared.length > 0
+      ? learnNames(mixed(rows.flatMap(withoutThings), rowsHeld()), shared, STEP)
+      : (new Map() as NameWeights);
   const writers = new Map<string, NameWeights>();
   for (const writer of new Set(rows.map((row) => row.writer))) {
     const own = rows
       .filter((row) => row.writer === writer)
       .map((row) => ({ ...row, start: added(row.start, row.names, everybody) }));
     const names = enough(own, (_, i) => String(i));
-    if (names.length > 0) writers.set(writer, learnNames(own, names, OWN_STEP));
+    if (names.length > 0) writers.set(writer, learnNames(own.flatMap(withoutThings), names, OWN_STEP));
   }
   return { everybody, writers };
 }
