@@ -34,7 +34,7 @@ const asPerson = ({ name, email, nicknames }: { name: string; email: string; nic
   ...(nicknames ? { nicknames } : {}),
 });
 
-function peopleOf(name: string): People {
+export function peopleOf(name: string): People {
   const file = JSON.parse(fs.readFileSync(path.join(folder, name), "utf8")) as PeopleFile;
   return { team: file.team.map(asPerson), outside: file.outside.map(asPerson) };
 }
@@ -80,11 +80,12 @@ export const LETTER_SETS = [
   "z",
   "aa",
   "bb",
+  "cc",
 ] as const;
 export type LetterSet = (typeof LETTER_SETS)[number];
 
 /** Sets that are letters of a house of their own, with people of its own. */
-const OWN_HOUSES: readonly LetterSet[] = ["q", "r", "s", "t", "u", "v", "w", "x", "y", "z", "aa", "bb"];
+const OWN_HOUSES: readonly LetterSet[] = ["q", "r", "s", "t", "u", "v", "w", "x", "y", "z", "aa", "bb", "cc"];
 
 /** The sets from which nothing is learnt, and for which nothing is mended: they say what strangers' letters can expect. */
 export const UNLEARNT_SETS: readonly LetterSet[] = ["o", "p", "bb"];

@@ -99,7 +99,8 @@ export function scoreReading(
     for (const [l, label] of labels.entries())
       if (!pairs.some((pair) => pair[0] === l)) mistakes.push(`${name}: missed ${label.kind}: ${squash(label.quote)}`);
     for (const [s, slip] of slips.entries())
-      if (!pairs.some((pair) => pair[1] === s)) mistakes.push(`${name}: in excess ${slip.kind}: ${squash(slip.quote)}`);
+      if (!pairs.some((pair) => pair[1] === s))
+        mistakes.push(`${name}: in excess ${slip.kind} (${slip.reason}): ${squash(slip.quote)}`);
   }
   return {
     labels: sum.gold,

@@ -1,3 +1,4 @@
+import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
 import { changesByRules } from "./changes-by-rules";
 import type { FollowContext } from "./context";
@@ -18,10 +19,19 @@ export interface ChangesFound {
 
 /** How likely it must be that a stretch may well speak of what is open, and that there is hardly a doubt of it. */
 const MAY_WELL = 0.35;
-const PLAINLY = 0.985;
+const PLAINLY = 0.98;
 
-/** Things of which one stretch can be by its words alone. What would fit more, "I have hung it in the surgery", is of none. */
+/** Things of which one stretch can be by its words alone; what would fit more is of none. */
 const MOST_BY_WORDS = 2;
+
+/**
+ * Of how many things a stretch can be. "I have hung it in the surgery" of whoever wanted them is of one, and where it could be two
+ * nobody knows of which; who owes two may well do both in one go ("will bolt it on tonight").
+ */
+function mostOf({ sides, writer }: FollowContext, item: OpenItem, text: string): number {
+  const isNamed = [...tellingWords(text)].some((word) => item.words.has(word));
+  return /\bit\b/i.test(text) && !isNamed && !sides.owes(writer, item) ? 1 : MOST_BY_WORDS;
+}
 
 /** What a letter changes of the items that are open, in the order of the text. */
 export function changesIn(
@@ -41,7 +51,10 @@ export function changesIn(
   const chosen = counting.filter((one) => {
     const alike = counting.filter(({ segment }) => segment.start < one.segment.end && one.segment.start < segment.end);
     // What the rules take to speak of one thing, words alone do not give to another.
-    return one.isRuled || (alike.length <= MOST_BY_WORDS && !alike.some((other) => other.isRuled));
+    return (
+      one.isRuled ||
+      (alike.length <= mostOf(context, one.item, one.segment.text) && !alike.some((other) => other.isRuled))
+    );
   });
   return {
     changes: chosen

@@ -1,4 +1,5 @@
 import { compile } from "html-to-text";
+import { tableRow } from "./html-table";
 
 /** Bytes of HTML that are turned into text; what lies beyond can be seen in the letter as it was laid out. */
 const LONGEST_HTML = 600_000;
@@ -9,7 +10,9 @@ export const DEEPEST_HTML = 300;
 const convert = compile({
   wordwrap: false,
   limits: { maxInputLength: LONGEST_HTML, maxDepth: 120, ellipsis: "…" },
+  formatters: { tableRow },
   selectors: [
+    { selector: "tr", format: "tableRow" },
     { selector: "a", options: { ignoreHref: true } },
     { selector: "img", format: "skip" },
     { selector: "style", format: "skip" },

@@ -1,8 +1,12 @@
 import type { TextPart } from "../letters/letter";
+import { isTableLine } from "./action-table";
 
 const BULLET = /^\s*(?:[-*•–·]|\(?\d{1,2}[.)]|\(?[a-h][.)])\s+/;
 const FAREWELL =
   /^\s*(?:(?:kind|best|warm|warmest|many thanks and|with (?:kind|best)|friendly)?\s*(?:regards|wishes)|cheers|thanks(?: again| a lot| in advance| so much)?|many thanks|thank you|all the best|best|yours(?: \w+)?|sincerely|bye|take care|see you(?: \w+)?|until then|love|have a (?:good|nice|great|lovely) \w+)\b[\s,.!]*$/i;
+
+/** What is added below the name. */
+const POSTSCRIPT = /^\s*P\.?\s?S\b\.?\s*[:–-]?\s*/im;
 
 /** A paragraph, a line that was ended on purpose, or a point of a list. */
 export interface Block {
@@ -34,9 +38,15 @@ export function blocksOf(text: string, part: TextPart): Block[] {
       open = null;
       paragraph += 1;
     } else if (FAREWELL.test(line) && line.length < 60) {
-      if (isNearEnd(text, end, part.end)) break;
+      if (isNearEnd(text, end, part.end)) {
+        const postscript = POSTSCRIPT.exec(text.slice(end, part.end));
+        if (!postscript) break;
+        at = end + postscript.index + postscript[0].length;
+        open = null;
+        continue;
+      }
       open = null;
-    } else if (isBullet || open === null || isBroken) {
+    } else if (isBullet || open === null || isBroken || isTableLine(line)) {
       const skip = isBullet ? BULLET.exec(line)![0].length : line.length - line.trimStart().length;
       open = { start: at + skip, end: at + line.length, isListItem: isBullet, paragraph };
       blocks.push(open);
@@ -49,7 +59,12 @@ export function blocksOf(text: string, part: TextPart): Block[] {
     const goesOn = usesCapitals && !hadRoom && !isEnded && /^\p{Ll}/u.test(next);
     const isCalled = NAME_CALLED_AT_HEAD.test(text.slice(end, end + 80));
     isBroken =
-      isCalled || (isUnfolded && !goesOn) || /[:;]$/.test(line) || line.length > FOLDED_AT || (hadRoom && isEnded);
+      isCalled ||
+      isTableLine(line) ||
+      (isUnfolded && !goesOn) ||
+      /[:;]$/.test(line) ||
+      line.length > FOLDED_AT ||
+      (hadRoom && isEnded);
     at = end;
   }
   return blocks;

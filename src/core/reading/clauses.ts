@@ -1,4 +1,5 @@
 import type { TextPart } from "../letters/letter";
+import { type Columns, columnsIn, isTableLine, rowIn, type TableRow } from "./action-table";
 import { type Block, blocksOf } from "./blocks";
 import { isImperative } from "./imperative";
 import { saysHowUrgent } from "./priority";
@@ -15,6 +16,8 @@ export interface Clause {
   readonly asks: boolean;
   /** Number of the paragraph, so that an addressee can hold until the next one. */
   readonly block: number;
+  /** What else its row says, where it stands in a table of actions. */
+  readonly row?: TableRow;
 }
 
 /** "Newspapers yes, cigarettes no. Emeka will call": what shortens a word before a number or a month, and ends a sentence before others. */
@@ -27,7 +30,7 @@ const ABBREVIATION =
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,\s+and\s+(?=if [^,;]{3,60}, (?:please |just )?(?:tell|let|send|ring|call|ask|bring|take|give|put|use|do not|don['’]t)\b)|,?\s+and\s+(?!(?:january|february|march|april|may|june|july|august|september|october|november|december|mon|tues|wednes|thurs|fri|satur|sun))(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please(?!\s*[,.!]|$)|could you|can you|would you|(?:do not|don['’]t) (?!you|we|they|i\b|get me|know)[a-z]+ |i['’]ll|we['’]ll|i will|we will|(?:i['’]m|we['’]re) (?!\w+ing (?:that|to)\b)\w+ing|will (?!you\b|we\b|they\b|he\b|she\b|it\b|be\b|not\b|have\b)[a-zß-ÿ]+ ))|,\s+(?=\p{L}+,? (?:can|could|would|will) you )|,\s+(?=\p{L}+ (?:what|where|who|how)(?:['’]s)? )|,\s+(?=\p{L}+ [a-z]+s (?:to|the|a|an|it|them|him|her|new|all|this|that|in|on|up|out|back|for|by)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/iuy;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|\s+and\s+(?=(?:get|put|add|fill|return|remove|replace|collect|fetch|clean|measure|paint|write|deliver|arrange|prepare|finish|start|cancel|confirm|forward|print|invite|inform|remind|ring|send)\s)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,\s+and\s+(?=if [^,;]{3,60}, (?:please |just )?(?:tell|let|send|ring|call|ask|bring|take|give|put|use|do not|don['’]t)\b)|,?\s+and\s+(?!(?:january|february|march|april|may|june|july|august|september|october|november|december|mon|tues|wednes|thurs|fri|satur|sun))(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please(?!\s*[,.!]|$)|could you|can you|would you|(?:do not|don['’]t) (?!you|we|they|i\b|get me|know)[a-z]+ |i['’]ll|we['’]ll|i will|we will|(?:i['’]m|we['’]re) (?!\w+ing (?:that|to)\b)\w+ing|will (?!you\b|we\b|they\b|he\b|she\b|it\b|be\b|not\b|have\b)[a-zß-ÿ]+ ))|,\s+(?=\p{L}+,? (?:can|could|would|will) you )|,\s+(?=\p{L}+ (?:what|where|who|how)(?:['’]s)? )|,\s+(?=\p{L}+ [a-z]+s (?:to|the|a|an|it|them|him|her|new|all|this|that|in|on|up|out|back|for|by|there|here|round|home|along)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/iuy;
 
 /** Where one can begin: at a sign, or at the space before one of its words. Elsewhere the pattern is not tried. */
 const MAY_BEGIN = /[,;:](?=\s)|\s(?=(?:and|but|while|so|then|also)\s|[-–—]\s)/giu;
@@ -116,6 +119,17 @@ const NAMED_DOER = /^\p{Lu}\p{L}+ (?:has to|have to|will|needs to|should|must|ca
 const VERB_PHRASE =
   /^(?:also |then |please |kindly )*(?:\p{L}+,? (?:can|could|would|will) you\b|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|\w+)\b|please\b|(?:i|we)(?:['’](?:ll|d|m|re|ve)| will| would| need| have| am| are| shall)\b|(?:do|does|did|is|are|was|were|has|have|shall|should|may|when|what|which|who|where|how|why)\b|(?:let|make|tell|send|ask|check|ring|call|book|order|bring|confirm|get|have|put|take|give|sign|write|mail|propose|suggest|come|use|keep|hold|stop|try|find|change|move|pay)\b|if [^,;]{3,60}, (?:please |just )?(?:tell|let|send|ring|call|ask|bring|take|give|put|use|do not|don['’]t)\b|(?:do not|don['’]t) [a-z]+ \S|you (?:have|must|need|should|ought|will)\b)/iu;
 
+/** Words that name a day. */
+const NAMES_DAY =
+  /\b(?:today|tonight|tomorrow|(?:mon|tues|wednes|thurs|fri|satur|sun)day|this (?:week|month)|next (?:week|month)|noon|\d{1,2}(?:st|nd|rd|th)|\d{1,2} (?:january|february|march|april|may|june|july|august|september|october|november|december))\b/i;
+
+/** What asks before an order. */
+const ASKED = /^(?:please|kindly|could you|can you|would you|will you)(?: please)? /i;
+
+/** Orders that go on with what was ordered before, unless each has its day. */
+const ORDER_THAT_GOES_ON =
+  /^(?:get|put|add|fill|return|remove|replace|collect|fetch|clean|measure|paint|write|deliver|arrange|prepare|finish|start|cancel|confirm|forward|print|invite|inform|remind)\s/;
+
 /** "I sit on your bench and do nothing": one who does both. */
 const TELLS_OF_SOMEBODY =
   /^(?:i|we|they|he|she)(?:['’](?:ve|d|re|m|s))?\s(?!need|want|ask|must|would|could|should|hope)/i;
@@ -154,6 +168,13 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
     if (/[-–—]\s$/.test(match[0]) && NAMED_BEHIND.test(rest)) continue;
     // "And, would you believe it, tomorrow" goes on with what it began.
     if (/^(?:would|can|could) you believe\b/i.test(rest)) continue;
+    // "Ring them tomorrow and get a sample taken by Friday": two orders, each with its day.
+    const setsAnotherDay = /^\s+and\s+$/.test(match[0]) && NAMES_DAY.test(before) && NAMES_DAY.test(rest);
+    if (setsAnotherDay && isImperative(rest) && isImperative(before.trim().replace(ASKED, ""))) {
+      cuts.push({ at: match.index, next });
+      continue;
+    }
+    if (/^\s+and\s+$/.test(match[0]) && ORDER_THAT_GOES_ON.test(rest)) continue;
     // Both sides must be able to stand alone: "if you can and will" is one clause, and so is "could you check and tell me".
     const standsAlone =
       /;|–|—|\s-\s/.test(match[0]) ||
@@ -218,6 +239,11 @@ export function isSalutation(line: string): boolean {
   return greeting !== undefined && GREETED.test(line.slice(greeting.length)) && !SAYS_MORE.test(line);
 }
 
+function rowClause({ what, row }: NonNullable<ReturnType<typeof rowIn>>, block: number): Clause {
+  const { start, end, words } = what;
+  return { start, end, text: words, lead: null, isListItem: true, asks: false, block, row };
+}
+
 const NAME_ALONE = /^(?:\p{Lu}\p{Ll}+(?: (?:and|&) \p{Lu}\p{Ll}+)?|[Bb]oth|[Aa]ll)$/u;
 
 const ASKS = /\?["'”’)]*$/;
@@ -238,9 +264,21 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
   for (const part of parts) {
     if (part.kind !== "new") continue;
     let listLead: string | null = null;
+    let table: Columns | null = null;
     const pieces = blocksOf(text, part);
     for (const [i, piece] of pieces.entries()) {
       block += 1;
+      const line = text.slice(piece.start, piece.end);
+      if (!isTableLine(line)) table = null;
+      else if (table) {
+        const found = rowIn(line, piece.start, table);
+        if (found) clauses.push(rowClause(found, block));
+        if (clauses.length >= MOST_CLAUSES) return clauses;
+        continue;
+      } else {
+        table = columnsIn(line);
+        if (table) continue;
+      }
       if (!piece.isListItem) listLead = null;
       for (const sentence of sentencesOf(text, piece)) {
         const flat = flattened(text.slice(sentence.start, sentence.end)).trim();

@@ -29,7 +29,7 @@ export function dueByContext(
 ): DueFound | null {
   if (kind === "trouble" || kind === "question" || isRecurring(text)) return null;
   const same =
-    /\b(?:(?:by|until|on|before|no later than|not later than) (?:the same (?:date|day)|then|that (?:date|day))|on the day(?! (?:before|after|of)\b))\b/i.exec(
+    /\b(?:(?:by|until|on|before|no later than|not later than) (?:the same (?:date|day)|then|that (?:date|day))|before (?:that|then)(?=[,.;!]|$)|(?<!\b(?:taken|made|done|seen|there|present|happened|worn|used) )on the day(?! (?:before|after|of)\b))\b/i.exec(
       text,
     );
   if (same && TOLD.test(text.slice(0, same.index))) return null;

@@ -36,6 +36,12 @@ const EARLIEST =
 /** The last day of all, where others are named too: "before Easter, at the latest by Good Friday". */
 const LATEST_LEAD = /\b(?:at the (?:very )?latest|latest|no later than|not later than)\s*(?:by|on)?\s*(?:the )?$/i;
 
+/** The same, behind the day. */
+const AT_THE_LATEST = /^,? at the (?:very )?latest\b/i;
+
+/** Where a sentence goes on with what happens otherwise, or why it is asked. */
+const WHAT_FOLLOWS = /[,;]? (?:otherwise|or else|because|so that|in order that)\b/i;
+
 /** "At once instead of on Friday": the day that no longer counts. */
 const OTHERWISE = /\b(?:instead of|rather than|(?:and|but|,) not)\s+(?:on|by|at|for|until|till)?\s*(?:the )?$/i;
 
@@ -75,6 +81,11 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
       /\b(?:before|until|till)\s+(?:the )?$/i.test(lead)
     )
       return false;
+    // "Roof access on 2 February: I'll talk to him": what it is about is then.
+    if (/^[^:]*\p{L}{2,} (?:on|at) (?:the )?$/iu.test(lead) && /^:\s/.test(text.slice(date.end))) return false;
+    // "Send it today, otherwise the tower will not stand on Monday": what happens else, or why.
+    const behind = WHAT_FOLLOWS.exec(text);
+    if (behind && date.start > behind.index && dates.some(({ start }) => start < behind.index)) return false;
     // "Ask whether Wednesday suits them": the day is what is asked about.
     if (/\b(?:whether|if|why|how)\s+(?:the\s+)?$/i.test(lead)) return false;
     // "Half of Thursday's order": the day is the order's, unless it is to be there by then.
@@ -130,7 +141,10 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
   const led = (lead: RegExp) => candidates.find((date) => lead.test(text.slice(0, date.start)));
   // "By noon on Tuesday": the limit is among the words themselves.
   const limited = candidates.find(({ words }) => /^(?:by|before|until|till|no later than)\b/i.test(words));
-  const best = led(LATEST_LEAD) ?? limited ?? led(LIMIT_LEAD) ?? led(DUE_LEAD) ?? candidates[0] ?? usable[0];
+  // "I hope for the 26th and will confirm it on Friday at the latest".
+  const atLatest = candidates.find((date) => AT_THE_LATEST.test(text.slice(date.end)));
+  const best =
+    led(LATEST_LEAD) ?? atLatest ?? limited ?? led(LIMIT_LEAD) ?? led(DUE_LEAD) ?? candidates[0] ?? usable[0];
   return best
     ? { day: best.day, time: best.time, others: best.others, words: best.words.replace(/(?<=\p{L}{4})\.$/u, "") }
     : null;

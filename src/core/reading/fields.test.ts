@@ -3,7 +3,7 @@ import { findDates } from "../time/dates-in-words";
 import { PLAIN_WEEK } from "../time/day";
 import { dueOf } from "./due";
 import { namedIn } from "./kind-rule";
-import { calledAt, greetedIn } from "./owner";
+import { calledAt, callsSeveral, greetedIn } from "./owner";
 import { priorityOf, saysHowUrgent } from "./priority";
 import type { SlipKind } from "./slip";
 import { titleOf } from "./title";
@@ -38,6 +38,36 @@ describe("people", () => {
     expect(namedIn("The new line must be paid by May.", [line])).toEqual([]);
     expect(namedIn("can you ask line about it", [line])).toHaveLength(1);
     expect(namedIn("Line can draw it.", [line])).toHaveLength(1);
+  });
+  test("houses, desks and shops are known by their whole name alone", () => {
+    const houses = [
+      person("The Tool Barn"),
+      person("Claims Desk"),
+      person("Building Control"),
+      person("Beck and Sons"),
+    ];
+    expect(namedIn("The skip has to go. Claims must be in by noon, Building work starts, Beck came.", houses)).toEqual(
+      [],
+    );
+    expect(namedIn("Ask the Tool Barn and Claims Desk", houses).map(({ person: one }) => one.name)).toEqual([
+      "The Tool Barn",
+      "Claims Desk",
+    ]);
+  });
+  test("are called with a sign before the name and a note behind it; several together are none of them alone", () => {
+    expect(calledAt("@Rosa - the keel", [rosa, piet])?.name).toBe("Rosa Beck");
+    expect(calledAt("Rosa (in copy), he says it leaks.", [rosa, piet])?.name).toBe("Rosa Beck");
+    expect(namedIn("Write to x@rosa.example", [rosa])).toEqual([]);
+    expect(
+      ["Rosa and Pete: by tonight", "Rosa, Pete,", "Rosa & Pete - the keel"].map((text) =>
+        callsSeveral(text, [rosa, piet]),
+      ),
+    ).toEqual([true, true, true]);
+    expect(
+      ["Rosa: ask Pete", "Rosa and the yard: by tonight", "the keel, Rosa and Pete", "Rosa and Pete went"].map((text) =>
+        callsSeveral(text, [rosa, piet]),
+      ),
+    ).toEqual([false, false, false, false]);
   });
   test("with one first name for two, neither is meant; the whole name tells them apart", () => {
     expect(namedIn("Piet could weld it.", [piet, otherPiet])).toEqual([]);
@@ -76,6 +106,9 @@ describe("due days", () => {
     expect(due("Come at once instead of on Friday.")).toBe("2026-03-04");
     expect(due("If I hear today you have it back on Monday.", "promise")).toBe("2026-03-09");
     expect(due("I arrive on the 18th by the slow train.", "promise")).toBe("2026-03-18");
+    expect(due("Send me a drawing today, otherwise the mast won't stand on Monday.")).toBe("2026-03-04");
+    expect(due("I hope for the 12th and will confirm it on Friday at the latest.", "promise")).toBe("2026-03-06");
+    expect(due("By Friday: the new mast.")).toBe("2026-03-06");
     expect(due("Don't forget to send it before Friday.")).toBe("2026-03-05");
     expect(due("Yes, make the plate please, Tuesday's fine.")).toBe("2026-03-10");
   });
@@ -84,6 +117,7 @@ describe("due days", () => {
     expect(due("Could you answer the letter of 2 March?")).toBeNull();
     expect(due("Water the plants every Monday.")).toBeNull();
     expect(due("The mast broke on Monday.", "trouble")).toBeNull();
+    expect(due("Access to the slip on 9 March: I'll talk to Rosa", "promise")).toBeNull();
     expect(due("Are you in on Friday?", "question")).toBeNull();
     expect(due("Which rope, and can I know by Friday?", "question")).toBe("2026-03-06");
     expect(due("Please load the rest of Friday's order.")).toBeNull();

@@ -47,7 +47,7 @@ const OBJECT =
 
 /** A verb that says how something is: then the first word was its subject. */
 const FINITE =
-  /^(?:\S+ ){1,4}(?:is|are|was|were|has|have|had|will|would|can|could|may|might|should|must|did|does|do|looks?|comes?|came|went|goes|works?|['’]s)\b/i;
+  /^(?:[^\s,]+ ){1,4}(?:is|are|was|were|has|have|had|will|would|can|could|may|might|should|must|did|does|do|looks?|comes?|came|went|goes|works?|['’]s)\b/i;
 
 /** "Have Marco measure the doorway", "get somebody to look at it". */
 const HAVE_SOMEBODY =

@@ -28,8 +28,16 @@ export interface KindRule {
   find(clause: Clause, ground: LetterGround): SlipKind | "nothing" | null;
 }
 
-/** First names and nicknames by which a person may be called, whole words, lower case. */
+/** Names of houses, desks and shops: none of their words is anybody's first name, "the" least of all. */
+const OF_A_HOUSE =
+  /^the\s|\s(?:of|and|&)\s|(?:^|\s)(?:desk|office|team|council|board|department|dept|control|services?|accounts|sales|support|reception|claims|orders|estates|school|college|university|hospital|clinic|library|museum|theatre|hotel|club|society|association|company|group|agency|bank|ltd|limited|plc|inc|gmbh)\.?(?:\s|$)/i;
+
+/** Names by which somebody may be called, whole words, lower case: whole, first and formal ones, and nicknames. Houses have no first name. */
 export function namesOf(person: Person): string[] {
+  if (OF_A_HOUSE.test(person.name))
+    return [person.name, person.name.replace(/^the\s+/i, ""), ...(person.nicknames ?? [])].map((name) =>
+      name.toLowerCase(),
+    );
   const [first, ...rest] = person.name.split(/\s+/);
   const last = rest.at(-1);
   const formal = last ? ["mr", "mrs", "ms", "dr", "mr.", "mrs.", "ms.", "dr."].map((title) => `${title} ${last}`) : [];
@@ -65,7 +73,7 @@ export function namedIn(text: string, people: readonly Person[]): { person: Pers
     for (const name of knownNamesOf(person)) {
       // Most names are in no clause: only one that is there is looked at as a whole word.
       const at = lower.includes(name)
-        ? (new RegExp(`(?<![\\p{L}@.-])${asPattern(name)}(?![\\p{L}@-])`, "u").exec(lower)?.index ?? -1)
+        ? (new RegExp(`(?<![\\p{L}.-]|[^\\s(]@)${asPattern(name)}(?![\\p{L}@-])`, "u").exec(lower)?.index ?? -1)
         : -1;
       // "The board can decide" is not somebody whose name begins so.
       if (at > 0 && at !== -1 && name !== person.name.toLowerCase() && /\b(?:the|an?) $/.test(lower.slice(0, at)))

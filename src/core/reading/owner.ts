@@ -1,5 +1,7 @@
+import type { TableRow } from "./action-table";
 import { type Clause, isSalutation } from "./clauses";
 import { type LetterGround, namedIn } from "./kind-rule";
+import { doesAsNoted } from "./noted";
 import { calledByRole } from "./roles";
 import type { Person, SlipKind } from "./slip";
 
@@ -14,14 +16,30 @@ export function greetedIn(text: string, people: readonly Person[]): Person | nul
   return named.length === 1 && !/\b(?:and|all|both|everyone|team)\b|&|,\s*\p{Lu}/u.test(line) ? named[0]!.person : null;
 }
 
+/** What may stand before the name that a clause begins with. */
+const AT_HEAD = /^(?:(?:and|also|action|todo|hi|dear|@)?\s*[:,–-]?\s*)*$/i;
+
+/** Whether a clause turns to several by name at its head: "Ada and Gus: by tonight", "Ada, Gus,". Then what follows is for neither alone. */
+export function callsSeveral(text: string, people: readonly Person[]): boolean {
+  const named = namedIn(text.slice(0, 80), people);
+  const [first, ...others] = named;
+  if (!first || !AT_HEAD.test(text.slice(0, first.at))) return false;
+  let last = first;
+  for (const next of others) {
+    if (!/^\s*(?:,|,?\s*and|&)\s*$/i.test(text.slice(last.end, next.at))) break;
+    last = next;
+  }
+  return last !== first && /^\s*(?:[:,.!–—-]|$)/.test(text.slice(last.end));
+}
+
 /** The person a clause turns to by name at its head, if any. */
 export function calledAt(text: string, people: readonly Person[]): Person | null {
   const first = namedIn(text.slice(0, 60), people)[0];
   if (!first) return null;
   const before = text.slice(0, first.at);
   const after = text.slice(first.end);
-  const isHead = /^(?:(?:and|also|action|todo|hi|dear|@)?\s*[:,–-]?\s*)*$/i.test(before);
-  return isHead && (/^\s*(?:[:,–—-]|(?:and|&)\s+\p{Lu})/u.test(after) || ADDRESSED_ON.test(after))
+  const isHead = AT_HEAD.test(before);
+  return isHead && (/^\s*(?:\([^)]{1,20}\)\s*)?(?:[:,–—-]|(?:and|&)\s+\p{Lu})/u.test(after) || ADDRESSED_ON.test(after))
     ? first.person
     : null;
 }
@@ -62,12 +80,13 @@ const SEE_TO_IT =
   /^(?:(?:and|so|but|then|also|just|please|kindly|do)[\s,]+)*(?:make (?:sure|certain)|ensure|see to it|take care|arrange|check)\b.*\b(?:someone|somebody|anyone|everyone|everybody)\b/i;
 
 const TEAM_WIDE =
-  /\b(?:(?<!\b(?:of|for|with|to|by|from|like|about|at|let|give|ask|tell|ring|call|see) )(?:someone|somebody)|anyone|one of you|any of you|(?<!(?:whether|if|that|what|how|when|because|could|can|may|shall) )we (?:need(?! (?:the|an?|your|some|another|one|two|three|more|\d+)\b)|must|should(?! (?:like|appreciate|welcome|prefer|be (?:very |most )?(?:glad|grateful|pleased|obliged|happy|thankful)))|have)|the team|everyone|all of you|whoever)\b/i;
+  /\b(?:(?<!\b(?:of|for|with|to|by|from|like|about|at|let|give|ask|tell|ring|call|see) )(?:someone|somebody)|anyone|one of you|any of you|(?<!(?:whether|if|that|what|how|when|because|could|can|may|shall|before|until|till|after|once|since|unless|where|which|than|as) )we (?:need(?! (?:the|an?|your|some|another|one|two|three|more|\d+)\b)|must|should(?! (?:like|appreciate|welcome|prefer|be (?:very |most )?(?:glad|grateful|pleased|obliged|happy|thankful)))|have)|the team|everyone|all of you|whoever)\b/i;
 
 /** Who has to act on a clause: named, addressed, or, where the letter has one addressee, "you". Null where nobody is. */
 export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null, ground: LetterGround): Person | null {
   const everyone = [...ground.people.team, ...ground.people.outside];
   if (kind === "promise") return ground.writer;
+  if (clause.row) return whoOf(clause.row, ground);
   const named = namedIn(clause.text, everyone).filter(({ person }) => person.id !== ground.writer?.id);
   if (kind === "trouble") {
     const dealing = named.find(({ end }) =>
@@ -83,19 +102,23 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
     // "Gus was brilliant, somebody should tell him."
     if (
       /^['’]s\b/.test(after) ||
-      /^ (?:is(?! to\b)|was(?! (?:going|supposed)\b)|has been(?! asked)|had|did|does|looks|seems|found|made|got)\b/i.test(
+      /^ (?:is(?! (?:kindly |hereby |also )?(?:to|asked|requested|reminded|required|expected|supposed)\b)|was(?! (?:going|supposed)\b)|has been(?! asked)|had|did|does|looks|seems|found|made|got)\b/i.test(
         after,
       )
     )
       return false;
+    // "Vessel for Mrs Pascoe: Odile to order": it is for her, and another's to do.
+    if (/\bfor\s+$/i.test(before) && /^:\s/.test(after) && named.some((other) => other.at > end)) return false;
     // "Will Gus still be there?" is about him; only a name that is called is asked.
     if (kind === "question" && !/^[^\p{L}]*$/u.test(before) && !/,\s*$/.test(before)) return false;
     return (
       // "Go easy with the yeast, Ruben."
       (/,\s*$/.test(before) && /^[.!?)]*$/.test(after)) ||
-      /^[,:]?\s*(?:will|shall|can|could|would|should|must|has|is to|is going|needs|please|to\b|promised|was going|was supposed|said|owes|[:,–-])/i.test(
+      /^[,:]?\s*(?:will|shall|can|could|would|should|must|has|is to|is (?:kindly |hereby |also )?(?:asked|requested|reminded|required|expected|supposed) to|is going|needs|please|to\b|promised|was going|was supposed|said|owes|[:,–-])/i.test(
         after,
       ) ||
+      // "Flat 7: Ruben rings the tenant today".
+      (kind === "ask" && /(?:^|:\s)$/.test(before) && doesAsNoted(after)) ||
       /(?:^|\b(?:can|could|would|will|ask|get|have|let|need|for|from|by|tell|remind|action|if|that)\b[:,\s]*)$/i.test(
         before.trim(),
       )
@@ -123,6 +146,21 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
   if (kind !== "question" && TEAM_WIDE.test(clause.text) && !/\b(?:you|your|from you)\b/i.test(clause.text))
     return null;
   return only(ground);
+}
+
+/** Who is to do a row of a table: by name, or one of the team by initials. Null where it is nobody, or several. */
+function whoOf({ who }: TableRow, { people }: LetterGround): Person | null {
+  const named = new Set(namedIn(who, [...people.team, ...people.outside]).map(({ person }) => person));
+  const initials = people.team.filter(({ name }) => initialsOf(name) === who.replace(/[.\s]/g, ""));
+  const all = named.size > 0 ? [...named] : initials;
+  return all.length === 1 ? all[0]! : null;
+}
+
+function initialsOf(name: string): string {
+  return name
+    .split(/[\s-]+/)
+    .map((word) => word.charAt(0).toUpperCase())
+    .join("");
 }
 
 /** The one person whom a letter is to, or whom it greets. */

@@ -13,8 +13,9 @@ import { estimateOf, speaksOfWorkBefore } from "./estimate";
 import { hasteIn } from "./haste";
 import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
+import { withDayOfList } from "./list-deadline";
 import { asOneItem, goesOn } from "./one-item";
-import { calledAt, greetedIn, ownerOf } from "./owner";
+import { calledAt, callsSeveral, greetedIn, ownerOf } from "./owner";
 import { withSubject, youOf } from "./passage-title";
 import { priorityOf, saysHowUrgent } from "./priority";
 import { KIND_RULES } from "./rules/list";
@@ -139,6 +140,14 @@ function textOf(text: string, parts: readonly TextPart[]): string {
   return parts.map((part) => text.slice(part.start, part.end)).join("\n");
 }
 
+/** The way out of a list that adverts have to give. */
+const WAY_OUT =
+  /\b(?:unsubscribe|opt[- ]out|manage (?:your )?preferences|view (?:this )?(?:e-?mail )?in (?:your )?browser)\b|\bto (?:stop|no longer) (?:getting|receiving|receive|get) (?:these|our|such|any more|further|this)\b|\b(?:no longer|do not|don['’]t) (?:wish|want) to (?:receive|get|hear from us|be on (?:this|our) (?:mailing )?list)\b/i;
+
+/** Why everybody has it: "You receive this letter because you bought from us." */
+const WHY_IT_CAME =
+  /\byou(?:['’]re| are)? (?:get|got|have|receive|received|have received|getting|receiving) this (?:e-?mail|mail|letter|message|newsletter|offer) (?:because|as|since) you(?:['’]ve|['’]re| have| are| were)? (?:\w+ )?(?:bought|ordered|purchased|subscribed|signed up|registered|opted|shopped|booked|visited|a (?:registered |valued )?(?:customer|subscriber|member|guest))\b/i;
+
 /**
  * A letter to everybody with a way out of the list is an advert, though its headers do not say so; one that answers another,
  * or that people write to each other on a list, is none.
@@ -146,9 +155,8 @@ function textOf(text: string, parts: readonly TextPart[]): string {
 function isAdvert({ text, parts, automatic, references }: Letter, read: readonly TextPart[]): boolean {
   if (automatic === "list" || references.length > 0) return false;
   const footers = parts.filter((part) => part.kind === "footer");
-  return /\b(?:unsubscribe|opt[- ]out|manage (?:your )?preferences|view (?:this )?(?:e-?mail )?in (?:your )?browser)\b/i.test(
-    textOf(text, [...read, ...footers]),
-  );
+  const all = textOf(text, [...read, ...footers]);
+  return WAY_OUT.test(all) || WHY_IT_CAME.test(all);
 }
 
 /** Characters before a clause in which the day is looked for that it counts back from. */
@@ -184,6 +192,9 @@ function isWork(kind: SlipKind): boolean {
 function withEstimate(slip: FoundSlip, { minutes, words }: { minutes: number; words: string }): FoundSlip {
   return { ...slip, estimate: minutes, reason: `${slip.reason}, “${words}”` };
 }
+
+/** A point of notes that ends with whose it is. */
+const NAME_ALONE = /^\p{Lu}\p{L}+(?: \p{Lu}\p{L}+)?\.?$/u;
 
 /** The words of a clause that its title is made of. */
 function titleWords({ rule }: Judged, text: string): string {
@@ -243,12 +254,26 @@ export function readLetter(
   for (const [place, clause] of clauses.entries()) {
     const calledHere = calledAt(clause.text, everyone);
     const called = calledHere ?? (clause.lead ? calledAt(clause.lead, everyone) : null);
-    if (called) {
-      addressee = calledBehind(addressee, called, clause, !!calledHere);
-    }
+    if (callsSeveral(clause.text, everyone)) addressee = null;
+    else if (called) addressee = calledBehind(addressee, called, clause, !!calledHere);
     // A name at the head of one point of a list does not hold for the next.
     else if (addressee?.isPoint && clause.block > addressee.block) addressee = null;
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
+    // "Certificate has to be with the council by the 20th. Ruben."
+    const isFor = NAME_ALONE.test(clause.text) ? namedIn(clause.text, people.team)[0]?.person : undefined;
+    const noted = slips.at(-1);
+    if (
+      isFor &&
+      clause.isListItem &&
+      noted?.kind === "ask" &&
+      lastBlock === clause.block &&
+      isFor.id !== ground.writer?.id
+    )
+      slips[slips.length - 1] = {
+        ...noted,
+        owner: isFor.address,
+        reason: `${noted.reason}, “${clause.text}” stands behind it`,
+      };
     // "ruben, count what is left": the order stands behind the name.
     const found =
       judge(clause, ground, rules, learnt, weighed.at[place]!, settings.houseWording) ??
@@ -266,9 +291,10 @@ export function readLetter(
     if (!found || slips.length >= MOST_SLIPS) continue;
     // Trouble has no due date: its days are not looked for.
     const dates = found.kind === "trouble" ? [] : findDates(clause.text, from, settings.calendar, settings.figures);
+    const lead = clause.row?.by ?? clause.lead;
     const leadDates =
-      clause.lead && dates.length === 0 && found.kind !== "trouble"
-        ? findDates(clause.lead, from, settings.calendar, settings.figures)
+      lead && dates.length === 0 && found.kind !== "trouble"
+        ? findDates(lead, from, settings.calendar, settings.figures)
         : [];
     const back = found.kind !== "trouble" && countsBack(clause.text);
     const before = () =>
@@ -297,7 +323,7 @@ export function readLetter(
           )
         : null) ??
       dueOf(found.kind, clause.text, dates) ??
-      (leadDates.length > 0 ? dueOf(found.kind, clause.lead!, leadDates) : null) ??
+      (lead && leadDates.length > 0 ? dueOf(found.kind, lead, leadDates) : null) ??
       dueByContext(found.kind, clause.text, lastDue, before, namedInParagraph, from);
     lastDue = due ?? lastDue;
     const said = priorityOf(clause.text);
@@ -331,5 +357,5 @@ export function readLetter(
     else slips.push(whole);
     lastBlock = clause.block;
   }
-  return slips;
+  return withDayOfList(slips, clauses);
 }

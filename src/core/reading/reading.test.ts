@@ -155,6 +155,15 @@ test("an advert has a way out; an answer may have one below it", () => {
   expect(read(text, { parts, references: ["1@crumb.example"] }).map(({ kind }) => kind)).toEqual(["ask"]);
 });
 
+test("an advert says why everybody has it, or how to get no more of them; a person's letter does not", () => {
+  const offer = "Order any sieve before Friday and get a second one free. Call us today!";
+  expect(short(`${offer}\n\nYou get this mail because you bought from us.`)).toEqual([]);
+  expect(short(`${offer}\n\nTo stop receiving these offers, write to us.`)).toEqual([]);
+  expect(short("Please call me today. You get this mail because you know the oven.").map(([kind]) => kind)).toEqual([
+    "ask",
+  ]);
+});
+
 test("a plain report right behind an ask is trouble, and sure", () => {
   const reports = [
     "Four of the last ones came cracked.",
@@ -193,6 +202,49 @@ test("lists are read item by item, with the day of the line that leads into them
     ["ask", "weigh the sacks", "2026-03-06"],
     ["ask", "label the bins", "2026-03-06"],
   ]);
+});
+
+test("the day of a whole list may stand behind it, and is no item then; points with a day of their own keep it", () => {
+  const list = "We would be grateful to receive:\n\n- a copy of the order\n- the bill by Thursday\n\n";
+  for (const behind of ["These should reach us by Friday.", "I need both by Friday."])
+    expect(short(`${list}${behind}`).map(([kind, words, , due]) => [kind, words, due])).toEqual([
+      ["ask", "a copy of the order", "2026-03-06"],
+      ["ask", "the bill by Thursday", "2026-03-05"],
+    ]);
+  expect(short(`${list}Please sweep the yard by Friday.`)).toHaveLength(3);
+});
+
+test("points are what the line above them says: troubles, what is done, an agenda", () => {
+  const kinds = (lead: string) =>
+    short(`${lead}\n- van 3 loses oil\n- could you look at the mill?\n`).map(([kind, words]) => [kind, words]);
+  expect(kinds("Problems:")).toEqual([
+    ["trouble", "van 3 loses oil"],
+    ["ask", "could you look at the mill?"],
+  ]);
+  expect(short("Done this week:\n- oven bricks collected\n- the sieve mended\n")).toEqual([]);
+  expect(kinds("Agenda for Thursday:")).toEqual([["ask", "could you look at the mill?"]]);
+});
+
+test("rows of a table of actions are asks of who and by when it says, the writer's own a promise", () => {
+  const table = (head: string) =>
+    `Notes of today.\n\n${head}\nClean the sieve | Ben Spelt | Friday\nOrder rye | CO | end of the month\nSend the bill | Dov |\nPaint the door | Ben, Cleo |\n`;
+  expect(short(table("Action | Who | By"))).toEqual([
+    ["ask", "Clean the sieve", "ben", "2026-03-06", "normal"],
+    ["ask", "Order rye", "cleo", "2026-03-31", "normal"],
+    ["promise", "Send the bill", "dov", null, "normal"],
+    ["ask", "Paint the door", null, null, "normal"],
+  ]);
+  expect(short(table("Thing | Maker | Day")).filter(([, words]) => words === "Order rye")).toEqual([]);
+});
+
+test("a postscript below the name is read", () => {
+  expect(
+    short("All is well.\n\nKind regards\nDov Miller\n\nPS: Could you ring my brother?").map(([kind, words]) => [
+      kind,
+      words,
+    ]),
+  ).toEqual([["ask", "Could you ring my brother?"]]);
+  expect(short("All is well.\n\nKind regards\nDov Miller\nSend us your grain!")).toEqual([]);
 });
 
 test("courtesy, releases, adverts, quoted words and machines ask nothing", () => {
@@ -256,6 +308,12 @@ test("turns that only look like asks, questions, promises or trouble are none; a
     "You are missing the point of rye.",
     "I didn't think before writing.",
     "Copyright 2026 Crumb.",
+    "-- Please reply above this line --",
+    "I'll be at the mill this afternoon.",
+    "I'm free on Friday morning.",
+    "You can keep the old sieve.",
+    "Can't make it?",
+    "The mill is, to put it kindly, historical.",
   ];
   for (const text of said) expect(read(`Hi Anna,\n\n${text}\n\nDov`), text).toEqual([]);
 });
@@ -270,11 +328,33 @@ test("a point with a name behind it is theirs, and a name at the head of one poi
   expect(found.map(({ kind }) => kind)).toEqual(["ask", "ask", "ask", "ask"]);
   expect(found.map(({ owner }) => owner?.split("@")[0] ?? null)).toEqual(["ben", "anna", "ben", null]);
   expect(found[0]!.title).toBe("Proving baskets");
+  const noted = read(
+    "Notes:\n\n1. Mill: Ben rings the builder today\n2. Sieve for Anna: Cleo to order\n3. Papers have to be with the guild by Friday. Ben.\n",
+    { to: [anna!, ben!, cleo!] },
+  );
+  expect(noted.map(({ owner, due }) => [owner?.split("@")[0] ?? null, due?.day ?? null])).toEqual([
+    ["ben", "2026-03-04"],
+    ["cleo", null],
+    ["ben", "2026-03-06"],
+  ]);
 });
 
 test("two people named for one thing are neither alone; who only wants something does not have to act", () => {
+  expect(owners("Ben and Cleo: by tonight, please.\n\nPlease sign it too.").at(-1)?.[0]).toBe("anna");
+  expect(owners("Please don't write to them before we have spoken.").at(-1)?.[0]).toBe("anna");
+  expect(owners("Ben is asked to bring the bill.").at(-1)?.[0]).toBe("ben");
   expect(owners("Ben and Anna still have to hand in their hours.").at(-1)?.[0]).toBeNull();
   expect(owners("Cleo wants a third up front, so you would have to approve that.").at(-1)?.[0]).toBe("anna");
+});
+
+test("two orders of one sentence that have a day each are two; what has to be before a day that was named", () => {
+  const days = (text: string) => short(text).map(([, words, , due]) => [words, due]);
+  expect(days("Ring the mill tomorrow and get a sample taken by Friday.")).toEqual([
+    ["Ring the mill tomorrow", "2026-03-05"],
+    ["get a sample taken by Friday.", "2026-03-06"],
+  ]);
+  expect(days("Ring the mill and get a sample taken by Friday.")).toHaveLength(1);
+  expect(days("The baker comes on Friday. Please sweep the yard before that.").at(-1)?.[1]).toBe("2026-03-06");
 });
 
 test("somebody is to be somewhere at a time: on the day that was just named", () => {

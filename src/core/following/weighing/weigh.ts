@@ -134,7 +134,7 @@ export function weigh(
   for (const [item, own] of held) {
     const free = own.map((one, i) => {
       const by = taken.get(i);
-      const isIts = by === undefined ? one.whether >= most[i]! * FITS_TOO : by.has(item);
+      const isIts = by === undefined ? one.whether >= most[i]! : by.has(item);
       return isIts ? one : { ...one, whether: 0 };
     });
     const one = weighItem(item, free, learnt);

@@ -1,8 +1,10 @@
 import type { Clause } from "../clauses";
 import { type KindRule, namedIn } from "../kind-rule";
+import { doesAsNoted } from "../noted";
 
-const DOES =
-  /^ (?!is|was|has|says|does|likes|loves|knows|thinks|wants|needs|seems|looks|asks|sends (?:his|her|their|you))\w+s \w/;
+/** What a note is about, before the name of who does it: "Flat 7: Emeka rings". */
+const HEAD = /^[^:]{2,40}:\s$/;
+
 const DAY =
   /\b(?:by|on|until|before) (?:the |\d|mon|tues|wednes|thurs|fri|satur|sun|tomorrow)|\b(?:today|tomorrow|tonight)\b/i;
 
@@ -14,7 +16,9 @@ function isAboutColleague(clause: Clause, others: readonly { at: number; end: nu
   return others.some(
     (name) =>
       // "Emeka collects the samples": in notes, and where a day stands with it.
-      (name.at === 0 && DOES.test(clause.text.slice(name.end)) && (clause.isListItem || DAY.test(clause.text))) ||
+      ((name.at === 0 || HEAD.test(clause.text.slice(0, name.at))) &&
+        doesAsNoted(clause.text.slice(name.end)) &&
+        (clause.isListItem || DAY.test(clause.text))) ||
       /\b(?:could|can|would|will)\s+$/i.test(clause.text.slice(0, name.at)) ||
       /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|has been asked to|is asked to|must not|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(
         clause.text.slice(name.end),

@@ -3,6 +3,10 @@ import type { KindRule } from "../kind-rule";
 
 const INDIRECT =
   /\b(?:i|we)(?:['’]m| am| was| were|['’]re| are|['’]d| would| should)?(?: just| also| still| only)? ?(?:wonder(?:ing|ed)?|like to know|love to know|keen to know|curious|not sure) (?:if|whether|what|when|which|who|where|how|why)\b|\b(?:i|we)['’]d (?:like|love) to (?:know|hear)\b|^any (?:news|word|idea|update|progress)\b/i;
+/** "The head also wants to know how loud it will be": somebody else's question. */
+const OF_OTHERS =
+  /^(?:(?:and|but|also) )?(?:the |my |our |your )?[\p{L} ]{2,30}? (?:also |still )?(?:wants?|would like|needs?|is keen|are keen) to know (?:if|whether|what|when|which|who|where|how|why)\b|^(?:(?:and|but|also) )?(?:the |my |our )?[\p{L} ]{2,30}? (?:also |is |are )?(?:asks?|asking|wonders?|wondering) (?:if|whether|what|when|which|where|how|why)\b/iu;
+
 /** "what did the hospital say": a question of somebody who leaves out the mark. */
 const UNMARKED =
   /^(?:and |but |also |so )?(?:what|when|where|who|which \w+|how(?: many| much| long| far| soon)?(?: \w+)?|why)\s+(?:did|do|does|is|are|was|were|has|have|can|could|will|would|should|shall)\b/i;
@@ -13,7 +17,7 @@ export const indirectQuestion: KindRule = {
   confidence: 0.95,
   says: "question",
   find({ text }) {
-    if (INDIRECT.test(text)) return "question";
+    if (INDIRECT.test(text) || OF_OTHERS.test(text)) return "question";
     return UNMARKED.test(bareClause(text)) && !/[.!?]$/.test(text) ? "question" : null;
   },
 };

@@ -18,6 +18,7 @@ import { meansLack } from "./means-lack";
 import { namedBehind } from "./named-behind";
 import { need } from "./need";
 import { nothing } from "./nothing";
+import { nothingListed } from "./nothing-listed";
 import { offered } from "./offered";
 import { order } from "./order";
 import { orderForThing } from "./order-for-thing";
@@ -30,8 +31,10 @@ import { promise } from "./promise";
 import { question } from "./question";
 import { reminder } from "./reminder";
 import { suggested } from "./suggested";
+import { tableRow } from "./table-row";
 import { thingsFail } from "./things-fail";
 import { tooFew } from "./too-few";
+import { troublesListed } from "./troubles-listed";
 import { undertaking } from "./undertaking";
 import { unhappy } from "./unhappy";
 import { unmarkedQuestion } from "./unmarked-question";
@@ -42,7 +45,9 @@ import { withRegret } from "./with-regret";
 
 /** Every rule that says what a passage is, in the order in which they are asked; the first that answers wins. */
 export const KIND_RULES: readonly KindRule[] = [
-  nothing, // first: courtesy and releases look like asks
+  tableRow, // before all: its columns say it
+  nothing, // first of wordings: courtesy and releases look like asks
+  nothingListed,
   halfSaid,
   actionLine,
   whoever,
@@ -51,6 +56,7 @@ export const KIND_RULES: readonly KindRule[] = [
   givenTo,
   namedBehind,
   listPoint,
+  troublesListed,
   polite, // an ask put as a question is an ask
   please,
   suggested,

@@ -10,6 +10,10 @@ const WHAT_IS_NEEDED =
 const WORD_FROM_YOU =
   /\b(?:wants?|needs?|expects?|requires?|(?:is|are|['’]s|['’]re) (?:still )?waiting for|would (?:like|welcome)) (?:an? )?(?:\w+ )?(?:call|word|line|answer|reply|note|visit|sign|signature|decision|approval|confirmation) (?:back )?(?:from|by) you\b/i;
 
+/** "I expect somebody here before noon", "we expect your payment by the 3rd". */
+const EXPECTED =
+  /^(?:(?:and|so|but) )?(?:i|we)(?: therefore| now| do| fully)* expect (?:(?:somebody|someone|one of you) (?:here|to|at|in)|you(?:r \w+)? to|your (?:answer|reply|payment|proposal|comments?|call|invoice|offer|decision|report)|(?:an?|the|full|my) (?:answer|reply|payment|refund|apology|explanation|call|date|visit|replacement|credit note|corrected)\b|to (?:hear|receive|be (?:paid|refunded|told|called|informed)))\b/i;
+
 /** "need a pump urgently": of somebody who saves words. */
 const NEED_ALONE =
   /^(?!(?:it|they|he|she|we|i|you|this|that)\b)(?:an? |new |\d+ )?[\w-]+(?: [\w-]+)? (?:needed|wanted|required)\b(?! (?:to|by (?:law|the)))|^(?:also |still |urgently )?need(?:ed)?:? (?:a|an|the|your|some|more|two|three|\d+|new|all|\w+s)\b/i;
@@ -27,7 +31,13 @@ export const need: KindRule = {
   find({ text }) {
     const bare = bareClause(text);
     if (isNoAsk(text, bare)) return null;
-    if (WHAT_IS_NEEDED.test(bare) || NEED_ALONE.test(bare) || YOURS_ALONE.test(bare) || WORD_FROM_YOU.test(bare))
+    if (
+      WHAT_IS_NEEDED.test(bare) ||
+      EXPECTED.test(bare) ||
+      NEED_ALONE.test(bare) ||
+      YOURS_ALONE.test(bare) ||
+      WORD_FROM_YOU.test(bare)
+    )
       return "ask";
     const found = NEED.exec(bare);
     return found && isPutToSomebody(bare, found.index) ? "ask" : null;

@@ -19,7 +19,7 @@ const OPEN_DOOR =
   /^(?:please )?do (?:(?:call|ring|write|ask|say|shout|get in touch)(?=\s*(?:[.,!]|$|me\b|us\b|to (?:me|us)\b|if\b|should\b|when|any|at any|with (?:me|us|any)))|let (?:me|us) know(?! whether| which| what| when| how| who)|not hesitate)\b|\b(?:have|need|want) to (?:ask|check with|speak (?:to|with)|talk (?:to|with)|consult) .{1,40} first\b|\bneeds (?:until|till)\b|^please (?:see|find) (?:[\w'’-]+ ){0,4}(?:attached|enclosed)\b/i;
 
 const ADVERT =
-  /\b(?:unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|copyright (?:\(c\) )?\d{4}|terms and conditions)\b/i;
+  /\b(?:(?:reply|answer|write|type|respond) (?:your \w+ )?above this line|unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|copyright (?:\(c\) )?\d{4}|terms and conditions)\b/i;
 
 /** Turns that have the form of an order or a duty, and ask nothing. */
 const IDIOM =
@@ -29,11 +29,19 @@ const IDIOM =
 const TAKEN_BACK = /\b(?:ignore (?:this|that|it|my|the (?:last|previous|above))|disregard (?:this|that|my|the))\b/i;
 
 const OFFER =
-  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|wish|prefer)\b|if you want,|if (?:it|that|this) (?:(?:would|might|will) help|helps)\b,? (?:i|we)\b|you (?:could|can|may|might) (?!(?:also )?(?:want|wish|like|need) to )(?:also|always|of course|then)\b|i could (?:also )?|we could (?:also )?)|\byou(?:['’]re| are| would be) (?:very |most |always |also |all )?welcome to [a-z]/i;
+  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|wish|prefer)\b|if you want,|if (?:it|that|this) (?:(?:would|might|will) help|helps)\b,? (?:i|we)\b|you (?:could|can|may|might) (?!(?:also )?(?:want|wish|like|need) to )(?:also|always|of course|then|keep)\b|i could (?:also )?|we could (?:also )?)|\byou(?:['’]re| are| would be) (?:very |most |always |also |all )?welcome to [a-z]/i;
 
 /** "Could I ask one more favour?", "I am afraid I must trouble you again": what it is about follows. */
 const ANNOUNCES_ONLY =
   /^(?:(?:and|so|but|well|now)[,\s]+)*(?:(?:could|can|may|might) i (?:just |also )?(?:ask|beg|trouble) (?:you )?(?:for |of you )?(?:a|an|one|another|two) (?:(?:more|last|other|further|small|little|quick|big|great|tiny) )*(?:favou?rs?|questions?|things?)\b[^.?!]{0,20}[.?!]*$|(?:i(?:['’]m| am) (?:afraid|sorry)(?: that)? )?i (?:must|have to|need to) (?:trouble|bother|disturb|pester) you (?:again|once more|with\b)|i(?:['’]m| am)? ?(?:only |just )?(?:asking|mentioning (?:it|this)|saying (?:it|this)) (?:because|since|as)\b|(?:only |just )?asking (?:because|since|as)\b)/i;
+
+/** "I'm free on Friday morning": when somebody is there binds them to nothing. */
+const WHEN_FREE =
+  /^(?:i|we)(?:['’]m| am|['’]re| are|['’]ll be| will be) (?:also |only |still |usually |mostly |quite )?(?:free|available|flexible|(?:at home|around|in|here|there|in the (?:office|yard|shop|workshop|house)|at my desk)(?: all (?:day|week|morning|afternoon|evening)|(?= (?:on|until|from|till) )))\b(?!.*\b(?:please|you|and|to (?:do|help|take|come|drive|cover))\b)/i;
+
+/** "I'll be at the yard all day": where somebody is, and for how long. */
+const WHEREABOUTS =
+  /^(?:i|we)(?:['’]ll| will) be (?:at|in|on|out|off|away) (?!your\b|you\b|touch\b)[^,;?]{0,50}\b(?:all (?:day|morning|afternoon|week)|this (?:morning|afternoon|evening|week)|today|tomorrow|until \w+|from \w+ (?:to|until|till) \w+|next week)[.!]?$/i;
 
 /** "Please accept the honey", "please accept our thanks": given, not asked. */
 const GIVEN =
@@ -51,7 +59,8 @@ export const nothing: KindRule = {
   find(clause) {
     const { text } = clause;
     if (LASTS.test(text)) return "nothing";
-    if (ANNOUNCES_ONLY.test(text) || GIVEN.test(text)) return "nothing";
+    if (ANNOUNCES_ONLY.test(text) || GIVEN.test(text) || WHEN_FREE.test(text) || WHEREABOUTS.test(text))
+      return "nothing";
     if (ADVERT.test(text) || OPEN_DOOR.test(text) || IDIOM.test(text)) return "nothing";
     if (RELEASE.test(text) && !/\bhold\b|\bdon['’]t send\b/i.test(text)) return "nothing";
     if (TAKEN_BACK.test(text) || CONSENT.test(text.trim()) || HELP_OFFERED.test(text)) return "nothing";

@@ -4,6 +4,10 @@ import type { KindRule } from "../kind-rule";
 const RHETORICAL =
   /^(?:how are you|how['’]s|how was|how did it (?:all )?go|who (?:am i|cares|knows|would have|doesn['’]t|needs)|what (?:can i say|a |could possibly|else is new|could go wrong)|isn['’]t (?:it|that)|don['’]t you (?:think|just)|why (?:not|is it always|bother|focus|care|on earth|would any(?:one|body))|(?:who|what|why|how|where) the (?:hell|heck|devil)|(?:now,? )?don['’]t you feel|got it|see what i mean|(?:gads|gosh|gee)|right|ok|okay|remember|all well|all good|you well|did you have a (?:good|nice)|guess|really)\b/i;
 
+/** "Can't make it? Tell me": what follows is for whom it is so. */
+const IF_SO =
+  /^(?:can(?:['’]?t|not) (?:make it|come|attend|wait)|(?:any )?(?:questions|problems|queries|doubts)|interested|unsure|not sure|stuck|too (?:early|late|expensive|much))\?$/i;
+
 /** "There might (must?)": a word is doubted, nothing is asked. */
 const DOUBTED_WORD = /\([\p{L}’'-]+(?: [\p{L}’'-]+)?\?\)$/u;
 
@@ -14,7 +18,7 @@ export const question: KindRule = {
   find({ text }) {
     const bare = bareClause(text);
     if (!/\?["'”’)]*$/.test(text)) return null;
-    if (RHETORICAL.test(bare) || DOUBTED_WORD.test(text)) return "nothing";
+    if (RHETORICAL.test(bare) || IF_SO.test(bare) || DOUBTED_WORD.test(text)) return "nothing";
     // "Can you do without?" asks whether they can, not that they do.
     if (
       /^(?:can|could) you (?:do without|manage(?: without| so)?|cope|live with (?:it|that|\S+(?: \S+){0,6}))\W*$/i.test(

@@ -25,6 +25,10 @@ function kindOf(sentence: string): SlipKind | null {
 const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ask: [
     "Please varnish the tiller again.",
+    "Can u try him?",
+    "Whoever is in the yard first: salt the ramp.",
+    "I expect somebody here before noon.",
+    "We expect your answer by Friday.",
     "Please go ahead with the new mast by Friday.",
     "Send me the measurements of the mast.",
     "Could you look at the keel before Thursday?",
@@ -63,6 +67,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "I take the liberty of reminding you of the survey.",
   ],
   question: [
+    "Would you accept one delivery or do you want them apart?",
+    "The head also wants to know how loud it will be.",
     "When does the tide turn?",
     "We should like to know whether she may race.",
     "Is there a way to reach the keel bolts from inside.",
@@ -80,6 +86,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Are the batteries charged?",
   ],
   promise: [
+    "Payment will be made within two weeks of the survey.",
     "I'll fill in the attached form by Friday.",
     "I'll bring the spare anchor tomorrow.",
     "We can deliver the ropes on Monday for the same price.",
@@ -101,6 +108,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The bill follows.",
   ],
   trouble: [
+    "He was meant to come at nine and arrived at noon.",
+    "Your man left after ten minutes without repairing anything.",
     "The mast is cracked below the spreader.",
     "I keep getting an error from the chart plotter.",
     "We can't seem to bleed the fuel line.",
