@@ -1,7 +1,7 @@
 import { expect, test } from "vitest";
 import { findDates } from "../time/dates-in-words";
 import { PLAIN_WEEK } from "../time/day";
-import { countedBack, countedBackFromEvent, countsBack } from "./counted-back";
+import { countedBack, countedBackFromEvent, countedBackFromNamed, countsBack } from "./counted-back";
 
 const from = { at: Date.parse("2026-11-02T09:00:00Z"), zone: "+00:00" };
 const back = (earlier: string, text: string) => countedBack(text, findDates(earlier, from, PLAIN_WEEK))?.day ?? null;
@@ -10,6 +10,14 @@ test("days are counted back from the day that was named before", () => {
   expect(back("The board meets on the 20th.", "We need it two days earlier.")).toBe("2026-11-18");
   expect(back("They open on 20 November.", "Have it ready the day before.")).toBe("2026-11-19");
   expect(back("on the 13th, or rather the 20th", "it has to be here a week before that")).toBe("2026-11-13");
+});
+
+test("days and working days are counted back from an event whose day stands in brackets behind it", () => {
+  const named = (text: string) =>
+    countedBackFromNamed(text, findDates(text, from, PLAIN_WEEK), PLAIN_WEEK)?.day ?? null;
+  expect(named("We need it ten working days before the event (Saturday 12 December).")).toBe("2026-11-30");
+  expect(named("It must be here two weeks before the opening (12 December).")).toBe("2026-11-28");
+  expect(named("It must be here on 12 December, two weeks before the opening.")).toBeNull();
 });
 
 test("without a day before, or without counting back, there is none", () => {

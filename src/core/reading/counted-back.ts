@@ -1,6 +1,6 @@
 import { COUNT, countOf, WEEKDAY, weekdayNumber } from "../time/date-rule";
 import type { FoundDate } from "../time/dates-in-words";
-import { addDays, weekdayOf } from "../time/day";
+import { addDays, addWorkingDays, type WorkingCalendar, weekdayOf } from "../time/day";
 import type { DueFound } from "./slip";
 
 /** "Two days before that", "one day earlier", "a week ahead of it": counted back from a day that was named before. */
@@ -35,6 +35,28 @@ export function countedBackFromEvent(
   if (!from) return null;
   const days = countOf(words[1]!.toLowerCase()) * (words[2]!.toLowerCase().startsWith("week") ? 7 : 1);
   return { day: addDays(from.day, -days), time: null, others: [], words: words[0] };
+}
+
+/** "Ten working days before the event (Saturday 12 June)": from the day named with it. */
+const BACK_FROM_NAMED = new RegExp(
+  `\\b(${COUNT})\\s+(working |business )?(days?|weeks?)\\s+(?:before|ahead of|prior to)\\s+(?:the|our|your|their) [\\p{L}\\s-]{3,40}?\\s*\\(\\s*(?:on )?(?:the )?$`,
+  "iu",
+);
+
+/** The day that words count back from an event whose day stands in brackets behind it; null where none do. */
+export function countedBackFromNamed(
+  text: string,
+  dates: readonly FoundDate[],
+  calendar: WorkingCalendar,
+): DueFound | null {
+  for (const { start, end, day } of dates) {
+    const words = BACK_FROM_NAMED.exec(text.slice(0, start));
+    if (!words) continue;
+    const number = countOf(words[1]!.toLowerCase()) * (words[3]!.toLowerCase().startsWith("week") ? 7 : 1);
+    const due = words[2] ? addWorkingDays(day, -number, calendar) : addDays(day, -number);
+    return { day: due, time: null, others: [], words: text.slice(words.index, end) };
+  }
+  return null;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { firstNameOf, isHouseName } from "../letters/first-name";
 import type { Clause } from "./clauses";
 import type { People, Person, SlipKind } from "./slip";
 
@@ -28,20 +29,16 @@ export interface KindRule {
   find(clause: Clause, ground: LetterGround): SlipKind | "nothing" | null;
 }
 
-/** Names of houses, desks and shops: none of their words is anybody's first name, "the" least of all. */
-const OF_A_HOUSE =
-  /^the\s|\s(?:of|and|&)\s|(?:^|\s)(?:desk|office|team|council|board|department|dept|control|services?|accounts|sales|support|reception|claims|orders|estates|school|college|university|hospital|clinic|library|museum|theatre|hotel|club|society|association|company|group|agency|bank|ltd|limited|plc|inc|gmbh)\.?(?:\s|$)/i;
-
 /** Names by which somebody may be called, whole words, lower case: whole, first and formal ones, and nicknames. Houses have no first name. */
 export function namesOf(person: Person): string[] {
-  if (OF_A_HOUSE.test(person.name))
+  if (isHouseName(person.name))
     return [person.name, person.name.replace(/^the\s+/i, ""), ...(person.nicknames ?? [])].map((name) =>
       name.toLowerCase(),
     );
-  const [first, ...rest] = person.name.split(/\s+/);
-  const last = rest.at(-1);
+  const first = firstNameOf(person.name);
+  const last = person.name.split(/\s+/).slice(1).at(-1);
   const formal = last ? ["mr", "mrs", "ms", "dr", "mr.", "mrs.", "ms.", "dr."].map((title) => `${title} ${last}`) : [];
-  return [person.name, first ?? "", ...formal, ...(person.nicknames ?? [])]
+  return [person.name, first, ...formal, ...(person.nicknames ?? [])]
     .filter((name) => name.length > 1)
     .map((name) => name.toLowerCase());
 }

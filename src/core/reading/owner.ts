@@ -44,6 +44,17 @@ export function calledAt(text: string, people: readonly Person[]): Person | null
     : null;
 }
 
+/** "Would she kindly do so": whoever was named last. */
+const SHE_OR_HE = /^(?:(?:and|but|so|then|maybe|perhaps)[\s,]+)*(?:would|could|can|will) (?:she|he)\b/i;
+
+/**
+ * Whom "she" or "he" means at the head of a request: the one person named last before it.
+ * @param before what stands before the clause in its paragraph
+ */
+export function meantBefore(text: string, before: string, people: readonly Person[]): Person | null {
+  return SHE_OR_HE.test(text) ? (namedIn(before, people).at(-1)?.person ?? null) : null;
+}
+
 /** "Nadia we need a trailer", "Ruben can you look": people who write in haste leave the comma out. */
 const ADDRESSED_ON =
   /^ (?:we|i) (?:need|want|must|have to)\b|^ (?:can|could|would|will) you\b|^ you (?:up for|free|ok|okay|able|about|around|there|still)\b|^ (?:please|pls|kindly)\b|^ (?:the|an?|my|our|your|there['’]?s|it['’]?s|i['’]?m|we['’]?re) |^ (?:what(?:['’]s)?|where(?:['’]s)?|when|who(?:['’]s)?|how|why|which|do you|did you|have you|are you)\b|^ (?:is|are|was|were|does|did|has|have|will|would|should|shall) (?:\p{Lu}|the |there |it |we |i |they |he |she |this |that )[^.!]*\?$/iu;

@@ -1,4 +1,5 @@
 import { baseSubject } from "../letters/base-subject";
+import { firstNameOf } from "../letters/first-name";
 import { findDates } from "../time/dates-in-words";
 import { PLAIN_WEEK } from "../time/day";
 import type { Moment } from "../time/moment";
@@ -21,7 +22,7 @@ export interface TitledPassage {
 
 /** Whom a writer calls "you", as the reader of a title says it: us, or whom a letter of our own goes to. */
 export function youOf(isWriterOurs: boolean, to: readonly string[]): string {
-  return isWriterOurs ? ((to.length === 1 ? to[0]!.split(/\s+/)[0] : undefined) ?? "them") : "us";
+  return isWriterOurs ? (to.length === 1 ? firstNameOf(to[0]!) : "them") : "us";
 }
 
 /** A title of one word ("Choose") says too little without what the letter is about. */

@@ -3,7 +3,7 @@ import type { Priority } from "./slip";
 const HIGH =
   /\b(?:urgent(?:ly)?|asap|a\.s\.a\.p|as soon as (?:possible|you can)|critical|immediately|at once|(?:right|straight) away|this (?:minute|second|instant|very moment)|without delay|forthwith|top priority|(?:can|could)(?:['’]t|not| not) wait|high priority|most important)\b/i;
 const LOW =
-  /\b(?:no (?:great |particular |real |big )?(?:rush|hurry|pressure)|not urgent|isn['’]t urgent|whenever (?:you|it|suits)|no deadline|when(?:ever)? you(?:['’]ve| have|['’]ve got| get| find)(?: got)? (?:a (?:spare |free |quiet |bit of )?(?:moment|minute|min|second|sec|chance|time)|some time|time)|low priority|in your own time|at your leisure|take your time|can wait|some ?time when|if you get round to)\b/i;
+  /\b(?:no (?:great |particular |real |big )?(?:rush|hurry|pressure)|not urgent|isn['’]t urgent|whenever (?:you|it|suits)|no deadline|when(?:ever)? you(?:['’]ve| have|['’]ve got| get| find)(?: got)? (?:a (?:spare |free |quiet |bit of )?(?:moment|minute|min|second|sec|chance|time)|some time|time)|low priority|in your own time|at your leisure|take your time|can wait|some ?time when|if you get round to)\b|^whenever\b(?=[.,!]|$)/i;
 
 /** "It can't wait.", "No rush with this one, …": a sentence that only says how urgent what stands before it is. */
 const ONLY_HOW_URGENT =

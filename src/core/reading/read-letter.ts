@@ -1,3 +1,4 @@
+import { firstNameOf } from "../letters/first-name";
 import type { Letter, TextPart } from "../letters/letter";
 import { splitText } from "../letters/split-text";
 import { findDates } from "../time/dates-in-words";
@@ -6,19 +7,20 @@ import { figuresOf } from "../time/figures-order";
 import type { Moment } from "../time/moment";
 import { type Addressee, calledBehind } from "./addressee";
 import { type Clause, clausesIn } from "./clauses";
-import { countedBack, countedBackFromEvent, countsBack } from "./counted-back";
+import { countedBack, countedBackFromEvent, countedBackFromNamed, countsBack } from "./counted-back";
+import { withDayBehind, withDayOfList } from "./day-behind";
 import { dueOf } from "./due";
 import { dueByContext } from "./due-by-context";
 import { estimateOf, speaksOfWorkBefore } from "./estimate";
 import { hasteIn } from "./haste";
 import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
-import { withDayOfList } from "./list-deadline";
 import { asOneItem, goesOn } from "./one-item";
-import { calledAt, callsSeveral, greetedIn, ownerOf } from "./owner";
+import { calledAt, callsSeveral, greetedIn, meantBefore, ownerOf } from "./owner";
 import { withSubject, youOf } from "./passage-title";
 import { priorityOf, saysHowUrgent } from "./priority";
 import { KIND_RULES } from "./rules/list";
+import { listPoint } from "./rules/list-point";
 import { markedBefore } from "./rules/marked";
 import { beforeName, namedBehind } from "./rules/named-behind";
 import { promise } from "./rules/promise";
@@ -170,7 +172,7 @@ function reasonOf(
   clause: Clause,
   addressee: Person | null,
 ): string {
-  const name = owner?.name.split(/\s+/)[0];
+  const name = owner && firstNameOf(owner.name);
   const who =
     owner === null || rule === promise.name
       ? null
@@ -196,8 +198,13 @@ function withEstimate(slip: FoundSlip, { minutes, words }: { minutes: number; wo
 /** A point of notes that ends with whose it is. */
 const NAME_ALONE = /^\p{Lu}\p{L}+(?: \p{Lu}\p{L}+)?\.?$/u;
 
+/** "We would be grateful to receive:", and a thing: it is to be sent. */
+const SENT_LEAD = /\b(?:receive|send|require|need|lack|missing|let (?:me|us) have|provide|submit|outstanding)\b/i;
+const THING = /^(?:an?|the|your|any|all|both|two|three|copies|proof|details|evidence)\b/i;
+
 /** The words of a clause that its title is made of. */
-function titleWords({ rule }: Judged, text: string): string {
+function titleWords({ rule }: Judged, { text, lead }: Clause): string {
+  if (rule === listPoint.name && lead && SENT_LEAD.test(lead) && THING.test(text)) return `Send me ${text}`;
   return rule === namedBehind.name ? beforeName(text) : text;
 }
 
@@ -314,6 +321,7 @@ export function readLetter(
       ).at(-1);
     };
     const due: DueFound | null =
+      (found.kind === "trouble" ? null : countedBackFromNamed(clause.text, dates, settings.calendar)) ??
       (back ? countedBack(clause.text, [...before(), ...dates]) : null) ??
       (found.kind !== "trouble" && dates.length === 0
         ? countedBackFromEvent(
@@ -327,19 +335,16 @@ export function readLetter(
       dueByContext(found.kind, clause.text, lastDue, before, namedInParagraph, from);
     lastDue = due ?? lastDue;
     const said = priorityOf(clause.text);
-    const owner = ownerOf(found.kind, clause, addressee?.person ?? null, ground);
+    const paragraph = letter.text.slice(letter.text.lastIndexOf("\n\n", clause.start) + 1, clause.start);
+    const owner =
+      (found.kind === "ask" ? meantBefore(clause.text, paragraph, everyone) : null) ??
+      ownerOf(found.kind, clause, addressee?.person ?? null, ground);
     const slip: FoundSlip = {
       kind: found.kind,
       start: clause.start,
       end: clause.end,
       title: withSubject(
-        titleOf(
-          found.kind,
-          titleWords(found, clause.text),
-          ground.writer,
-          due && dates.length > 0 ? due.words : null,
-          you,
-        ),
+        titleOf(found.kind, titleWords(found, clause), ground.writer, due && dates.length > 0 ? due.words : null, you),
         letter.subject,
       ),
       owner: owner && owner.address !== "" ? owner.address : null,
@@ -357,5 +362,5 @@ export function readLetter(
     else slips.push(whole);
     lastBlock = clause.block;
   }
-  return withDayOfList(slips, clauses);
+  return withDayBehind(withDayOfList(slips, clauses), clauses);
 }

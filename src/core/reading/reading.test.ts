@@ -214,6 +214,22 @@ test("the day of a whole list may stand behind it, and is no item then; points w
   expect(short(`${list}Please sweep the yard by Friday.`)).toHaveLength(3);
 });
 
+test("a sentence that only says by when what was asked before it is wanted gives that its day", () => {
+  const days = (text: string) => short(text).map(([, words, , due]) => [words, due]);
+  for (const behind of [
+    "It would be a great help to have this until Friday.",
+    "I need it by Friday.",
+    "By Friday, please.",
+  ])
+    expect([behind, days(`Could you write me what rye costs? ${behind}`)]).toEqual([
+      behind,
+      [["Could you write me what rye costs?", "2026-03-06"]],
+    ]);
+  // What has a day keeps it, and a thing of its own is an item.
+  expect(days("Could you write me today what rye costs? I need it by Friday.")).toHaveLength(2);
+  expect(days("Could you write me what rye costs? I need two sacks by Friday.")).toHaveLength(2);
+});
+
 test("points are what the line above them says: troubles, what is done, an agenda", () => {
   const kinds = (lead: string) =>
     short(`${lead}\n- van 3 loses oil\n- could you look at the mill?\n`).map(([kind, words]) => [kind, words]);
@@ -223,6 +239,16 @@ test("points are what the line above them says: troubles, what is done, an agend
   ]);
   expect(short("Done this week:\n- oven bricks collected\n- the sieve mended\n")).toEqual([]);
   expect(kinds("Agenda for Thursday:")).toEqual([["ask", "could you look at the mill?"]]);
+});
+
+test("a thing on a list of what is wanted is to be sent", () => {
+  const titles = (lead: string) =>
+    read(`${lead}\n- a copy of the bill;\n- weigh the sacks\n`).map(({ title }) => title);
+  expect(titles("We would be grateful to receive, please:")).toEqual([
+    "Send Dov a copy of the bill",
+    "Weigh the sacks",
+  ]);
+  expect(titles("Please do these:")).toEqual(["A copy of the bill", "Weigh the sacks"]);
 });
 
 test("rows of a table of actions are asks of who and by when it says, the writer's own a promise", () => {
@@ -312,6 +338,9 @@ test("turns that only look like asks, questions, promises or trouble are none; a
     "I'll be at the mill this afternoon.",
     "I'm free on Friday morning.",
     "You can keep the old sieve.",
+    "I shall be a quarter of an hour late tomorrow.",
+    "I'm away until Thursday.",
+    "I have to tell my baker on Friday.",
     "Can't make it?",
     "The mill is, to put it kindly, historical.",
   ];
@@ -342,6 +371,7 @@ test("a point with a name behind it is theirs, and a name at the head of one poi
 test("two people named for one thing are neither alone; who only wants something does not have to act", () => {
   expect(owners("Ben and Cleo: by tonight, please.\n\nPlease sign it too.").at(-1)?.[0]).toBe("anna");
   expect(owners("Please don't write to them before we have spoken.").at(-1)?.[0]).toBe("anna");
+  expect(owners("The oven was Cleo's. Would she please sweep it?").at(-1)?.[0]).toBe("cleo");
   expect(owners("Ben is asked to bring the bill.").at(-1)?.[0]).toBe("ben");
   expect(owners("Ben and Anna still have to hand in their hours.").at(-1)?.[0]).toBeNull();
   expect(owners("Cleo wants a third up front, so you would have to approve that.").at(-1)?.[0]).toBe("anna");

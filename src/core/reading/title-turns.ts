@@ -1,3 +1,5 @@
+import { taggedWords } from "./words";
+
 /** A turn of phrase of letters, and how a title says it. */
 type Turn = readonly [RegExp, string];
 
@@ -8,6 +10,17 @@ function turned(text: string, turns: readonly Turn[]): string {
 /** "Yes please, book it", "Thanks Bryn, please book it", "if you want it we would love it and can you tell me what it costs". */
 const BEFORE_AN_ASK: readonly Turn[] = [
   [/^(?:yes(?: please)?|ok|okay|thanks|thank you|great|perfect|fine)(?: \p{Lu}[\p{L}-]+)?[,!.;–-]\s+(?=\S+ \S+)/iu, ""],
+  // "The price for the flue is missing on page 2, please add it": "it" is the price.
+  [
+    /^((?:the|our|your|my) [^,.;:]{3,40}?) (?:is|are|was|were|has|have)\b[^,.;:]*, (?:so )?please (?:also )?(\p{Ll}+) (?:it|them)\b/iu,
+    "$2 $1",
+  ],
+  // "The bridge is down, please come over", "Cue 41 is late, Bash to check the desk".
+  [
+    /^(?:the|our|your|my|an?|we|i|it|there|this|that|you|\p{L}+ (?:is|are|was|were)) .{6,}?, (?:so )?please (?:also )?(?=\p{Ll}+ \S)/iu,
+    "",
+  ],
+  [/^.{6,}?, \p{Lu}\p{L}+ to (?=\p{Ll}+ \S)/u, ""],
   [
     /^(?!(?:could|can|would|will|please)\b).{12,}?[\s,]+(?:and|so|but) (?:also )?(?:can|could|would|will) you (?:please )?(?=\p{Ll})/iu,
     "",
@@ -26,7 +39,26 @@ const wishes = (who: string): readonly Turn[] => [
     /^(?:i|we) (?:should|would) (?:also )?(?:be (?:very |most )?(?:grateful|obliged|glad|pleased)|appreciate it) if (?:you|someone|somebody) (?:could|would) /i,
     "",
   ],
-  [/^(?:i|we) (?:should|would) (?:also )?be (?:very |most )?(?:grateful|obliged|glad) for (?=\S)/i, `Get ${who} `],
+  [
+    /^(?:i|we)(?: should| would|['’]d) (?:also )?be (?:very |most )?(?:grateful|obliged|glad) for (?=\S)/i,
+    `Get ${who} `,
+  ],
+  [
+    /^(?:can|could|may|might) (?:i|we) (?:also |please |just )*(?:have|get) (?=(?:the|an?|your|some|more|another|two|three|\d+) )/i,
+    `Get ${who} `,
+  ],
+  [/^(?:i|we)(?:['’]m| am|['’]re| are) (?:still )?waiting for (?=(?:the|your|an?|his|her|their) )/i, `Get ${who} `],
+  [
+    new RegExp(
+      `^(?:i|we)(?: should| would|['’]d)? (?:also )?(?:like|want) ((?:\\S+ ){1,8}?${DONE_TO})${TILL_THE_END}`,
+      "i",
+    ),
+    "Get $1",
+  ],
+  [
+    /^(?:i|we)(?: should| would|['’]d)? (?:also )?(?:like|want|appreciate) (?=(?:an?|the|your|some|more|two|three|\d+) )/i,
+    `Get ${who} `,
+  ],
   [
     new RegExp(
       `^(?:i|we) ${SO_MANY}need to know (?:as well |too |also )?(?=(?:whether|if|when|which|what|who|how|where|why)\\b)`,
@@ -52,7 +84,10 @@ const OFF_YOU = /^(Get .*?) (?:off|from) you\b/;
 
 /** An ask in the words of a title, as far as its first words go. @param who first name of its writer */
 export function askInTitle(text: string, who: string | null): string {
-  const plain = turned(text, BEFORE_AN_ASK);
+  const plain = turned(text, BEFORE_AN_ASK).replace(
+    /^(\p{Ll}+ )(The|Our|Your|My)\b/u,
+    (_, verb: string, article: string) => `${verb}${article.toLowerCase()}`,
+  );
   return who === null ? plain : turned(plain, wishes(who)).replace(OFF_YOU, "$1");
 }
 
@@ -60,19 +95,33 @@ export function askInTitle(text: string, who: string | null): string {
 const TELLS =
   "am|are|was|were|have|had|could|would|might|may|must|should|cannot|can['’]t|do|did|think|hope|know|said|says|want|need|like|love|promised?";
 
+/** "I'm sending it", "we are now gluing it". */
+const AT_WORK = /^(?:i|we)(?:['’]m| am|['’]re| are) (?:now |just |also |already )*(\p{Ll}+ing) (?=\S)/iu;
+
+/** "I'm sending it" → "send it". */
+function atWorkOn(text: string): string {
+  return text.replace(AT_WORK, (whole: string, doing: string) => {
+    if (doing === "going") return whole;
+    const [, tagged] = taggedWords(`Am ${doing} it`);
+    return tagged && tagged.lemma !== doing ? `${tagged.lemma} ` : whole;
+  });
+}
+
 /**
  * A promise in the words of a title: "I'll send it" → "send it", "you will have it" → "Get it to us".
  * @param you whom its writer calls "you", as the reader of the title says it
  */
 export function promiseInTitle(text: string, you: string): string {
-  return turned(text, [
+  return turned(atWorkOn(text), [
+    [/^(?:will do|ok|okay|yes|sure|of course|gladly|with pleasure)[,.;]? (?=(?:you|i|we)\b)/i, ""],
     [/^you(?:['’]ll| will| shall| should)? (?:have|get|receive) (.+?)(?: from (?:me|us))?$/i, `Get $1 to ${you}`],
     [/^(?:(?:i|we)(?:['’]ll| will| shall) )?have (.+?) with you\b/i, `Get $1 to ${you}`],
     [
       /^(?:i|we)(?:['’]ll| will| shall| can| should be able to|['’]m going to| am going to|['’]re going to| are going to| promise to)\s+(?:also |then |just )*/i,
       "",
     ],
-    [/^(?:will|ill|well) (?:also |then |just )*(?=\p{Ll})/u, ""],
+    [/^(?:[Ww]ill|[Ii]ll|[Ww]ell) (?:also |then |just )*(?=\p{Ll})/u, ""],
+    [/^(?:i|we) do (?=(?:the|it|that|this|them|my|our|your)\b)/i, "do "],
     [new RegExp(`^(?:i|we) (?!(?:${TELLS})\\b)(?=\\p{Ll}+ )`, "iu"), ""],
   ]);
 }

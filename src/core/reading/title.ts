@@ -1,3 +1,4 @@
+import { firstNameOf } from "../letters/first-name";
 import { bareClause } from "./bare-clause";
 import type { Person, SlipKind } from "./slip";
 import { askInTitle, promiseInTitle } from "./title-turns";
@@ -6,11 +7,11 @@ import { askInTitle, promiseInTitle } from "./title-turns";
 export const LONGEST_TITLE = 70;
 
 const ASK_LEAD =
-  /^(?:please|kindly|pls|just|also|further|then|so|and|would you mind|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|one of you)(?: please| kindly| also| possibly| perhaps)*|(?:could|can) (?:i|we) (?:please )?(?=have|get)|do you think you could|(?:any|is there (?:any|a)) chance (?:that )?you (?:could|can)|(?:i|we)(?:['’]d| would) (?:be grateful|appreciate it|be glad) if you (?:could|would)|it would (?:be \w+|help(?: us| me)?) if you (?:could|would)?|(?:i|we) (?:was |were |am |are )?wonder(?:ing|ed)? (?:if|whether) you (?:could|can|would)|(?:i|we)(?:['’]d| would)? (?:also |still |really )?(?:need|like|want) you to|you (?:must|have to|need to|should|will have to)|make sure (?:that )?(?:you )?|don['’]t forget to|remember to|be so kind as to|do(?! (?:it|that|this|so|the|a|an|your|my|our|one|both|not|all|what|you)\b))\b[\s,]*/i;
+  /^(?:please|kindly|pls|just|also|further|then|so|and|would you mind|(?:could|can|would|will) (?:you|we|someone|somebody|anyone|one of you)(?: please| kindly| also| possibly| perhaps)*|(?:could|can) (?:i|we) (?:please )?(?=have|get)|do you think you could|(?:any|is there (?:any|a)) chance (?:that )?you (?:could|can)|(?:i|we)(?:['’]d| would) (?:be grateful|appreciate it|be glad) if you (?:could|would)|it would (?:be \w+|help(?: us| me)?) if you (?:could|would)?|(?:i|we) (?:was |were |am |are )?wonder(?:ing|ed)? (?:if|whether) you (?:could|can|would)|(?:i|we)(?:['’]d| would)? (?:also |still |really )?(?:need|like|want) you to|you (?:must|have to|need to|should|will have to)|make sure (?:that )?you |don['’]t forget to|remember to|be so (?:kind|good) as to|you are (?:kindly |hereby )?(?:asked|requested|required|reminded) to|each(?= \p{Ll})|do(?! (?:it|that|this|so|the|a|an|your|my|our|one|both|not|all|what|you)\b))\b[\s,]*/iu;
 
 /** Soft clothes of an order: "perhaps you could", "I suggest you", "let's", "it is time somebody". */
 const SOFT_LEAD =
-  /^(?:(?:perhaps|maybe|possibly) (?:you|we|someone|somebody) (?:could|can|should|might)|(?:i|we)(?:['’]d| would)? (?:suggest|propose|recommend|advise)(?: that)? (?:you|we)|you (?:might|may|['’]ll|will) want to|let['’]s|(?:i|we)(?:['’]m| am|['’]re| are)? hop(?:e|ing)(?: that)? (?:you|someone|somebody) (?:can|could|will|would)|(?:i|we)(?:['’]d| would)? ask (?:that )?you to|(?:i|we) must ask you to|why don['’]t you|better|i['’]m counting on you to|we(?:['’]re| are) counting on you to|it is (?:requested|important|essential) that (?:you )?)\s+/i;
+  /^(?:(?:perhaps|maybe|possibly) (?:you|we|someone|somebody) (?:could|can|should|might)|(?:i|we)(?:['’]d| would)? (?:suggest|propose|recommend|advise)(?: that)? (?:you|we)|you (?:might|may|['’]ll|will) want to|let['’]s|(?:i|we)(?:['’]m| am|['’]re| are)? hop(?:e|ing)(?: that)? (?:you|someone|somebody) (?:can|could|will|would)|(?:i|we)(?:['’]d| would| must)?(?: kindly| also| like to| have to)* ask (?:that )?you to|(?:i|we) must ask you to|why don['’]t you|better|i['’]m counting on you to|we(?:['’]re| are) counting on you to|it is (?:requested|important|essential) that (?:you )?)\s+/i;
 
 /** "Whoever does the drawings should mark the bench": what is to be done stands behind it. */
 const WHOEVER_LEAD =
@@ -22,6 +23,12 @@ const TAIL =
 /** A greeting in the same breath: "morning ines, which hours …". */
 const GREETING =
   /^(?:dear|hi|hello|hey|morning|good (?:morning|afternoon|evening)|evening)\b(?: \p{L}+){0,2},\s+(?=\S)/iu;
+
+/** "@Rosa - the keel". */
+const CALLED = /^@\p{L}[\p{L}-]*\s*[-–:,]?\s+(?=\S)/u;
+
+/** "Can u", as people write on phones. */
+const SHORT_YOU = /^(can|could|would|will) u\b/i;
 
 const REASON =
   /[\s,]+(?:so that|unless (?:i|we|you)|because|since|as (?:i|we|the|it|they)|otherwise|in order that|before (?:we|i|they|the)|if not|or (?:else )?we|which (?:is|means|would))\b.*$/i;
@@ -40,11 +47,14 @@ function cut(text: string): string {
 function withoutWords(text: string, words: string | null): string {
   if (!words) return text;
   const at = text.lastIndexOf(words);
-  if (at === -1) return text;
+  // "Before Wednesday's run": the day is the run's name.
+  if (at === -1 || /^['’]s\b/.test(text.slice(at + words.length))) return text;
   const before = text
     .slice(0, at)
     .replace(/[\s,]*\b(?:by|before|on|until|till|for|no later than|due|at|in)?\s*(?:the\s*)?$/i, "");
-  const after = text.slice(at + words.length).replace(/^\s*(?:at the latest|latest|say)\b/i, "");
+  const after = text
+    .slice(at + words.length)
+    .replace(/^\s*(?:(?:at the (?:very )?)?latest|say|morning|afternoon|evening|night|noon)\b/i, "");
   return /[\p{L}\d]/u.test(after) ? `${before}${/^[\s,.;]/.test(after) ? "" : " "}${after}` : before;
 }
 
@@ -60,8 +70,8 @@ export function titleOf(
   words: string | null,
   you = "us",
 ): string {
-  const first = writer?.name.split(/\s+/)[0] ?? null;
-  let text = bareClause(clause.replace(GREETING, ""))
+  const first = writer ? firstNameOf(writer.name) : null;
+  let text = bareClause(clause.replace(GREETING, "").replace(CALLED, "").replace(SHORT_YOU, "$1 you"))
     .replace(/[.!]+["”']?$/, "")
     .trim();
   if (kind === "ask") {
@@ -73,6 +83,14 @@ export function titleOf(
         "",
       )
       .replace(WHOEVER_LEAD, "")
+      .replace(
+        /^(?:\p{Lu}[\p{L}.-]* ){1,3}(?:is|are) (?:kindly |hereby )?(?:asked|requested|required|reminded|expected) to (?=\p{Ll})/u,
+        "",
+      )
+      .replace(
+        /^(?:[Ww]ould|[Cc]ould|[Cc]an|[Ww]ill) (?:she|he|they) (?:please |kindly |also |perhaps )*(?=\p{Ll})/u,
+        "",
+      )
       .replace(
         /^\p{Lu}[\p{L}-]+ (?:will have to|will need to|will|should|must|has to|needs to|can|could|promised(?: (?:us|me))?(?: to)?|owes (?:us|me)) (?=\p{Ll})/u,
         "",
@@ -112,7 +130,10 @@ export function titleOf(
         `$1 ${first}`,
       )
       .replace(/\b(to|with|for|from)\s+(?:me|us)\b/i, `$1 ${first}`);
-  const title = text.replace(/\s+/g, " ").trim();
+  const title = text
+    .replace(/\s+(?=[:;,.])/g, "")
+    .replace(/\s+/g, " ")
+    .trim();
   return cut(upperFirst(title === "" ? clause.replace(/\s+/g, " ").trim() : title));
 }
 

@@ -1,3 +1,4 @@
+import { firstNameOf } from "../letters/first-name";
 import type { Day } from "../time/day";
 import { dayInFull } from "../time/day-in-full";
 
@@ -13,7 +14,7 @@ export interface AskFacts {
 
 /** A short letter that asks somebody outside to take something on: what, by when, and what was typed along. */
 export function askLetter({ name, sender, title, due, note }: AskFacts): string {
-  const first = name.trim().split(/\s+/)[0] || name;
+  const first = firstNameOf(name);
   const what = /^[A-Z][a-z]/.test(title) ? title.charAt(0).toLowerCase() + title.slice(1) : title;
   const by = due ? `, by ${dayInFull(due)}` : "";
   const more = note.trim() === "" ? "" : `${note.trim().replace(/([^.!?])$/, "$1.")}\n\n`;

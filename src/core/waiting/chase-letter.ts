@@ -1,3 +1,4 @@
+import { firstNameOf } from "../letters/first-name";
 import { languageOf } from "../reading/language";
 import type { Day, WorkingCalendar } from "../time/day";
 import { sayDistance } from "../time/say-day";
@@ -83,7 +84,7 @@ export function chaseLetter(facts: ChaseFacts, calendar: WorkingCalendar): strin
   const say = WORDS[facts.language];
   const questions = facts.isPromise ? say.promise : say.ask;
   const question = questions[Math.min(facts.chases, questions.length - 1)]!;
-  const first = facts.name.trim().split(/\s+/)[0] || facts.name;
+  const first = firstNameOf(facts.name);
   const body = [reminder(facts, say), dateSentence(facts, say, calendar), question]
     .filter((text) => text !== "")
     .join(" ");

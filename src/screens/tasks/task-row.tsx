@@ -1,6 +1,7 @@
 "use client";
 
 import { memo } from "react";
+import { firstNameOf } from "@/core/letters/first-name";
 import { sayRepeat } from "../../core/repeating/say-repeat";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { sayProgress } from "../../core/tasks/steps";
@@ -27,7 +28,7 @@ export interface RowActs {
 
 /** Why a task is in the list, in a few words: whose letter it comes from. */
 export function originOf(task: TaskRow): string {
-  const first = task.writer?.split(" ")[0];
+  const first = task.writer && firstNameOf(task.writer);
   if (!first) return "";
   if (task.kind === "question") return `${first} asks`;
   if (task.kind === "trouble") return `trouble in ${first}’s letter`;

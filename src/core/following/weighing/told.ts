@@ -9,6 +9,8 @@ const RULES_SEGMENT = 0.2;
 /** How much more likely, as a logarithm, a change is that the rules find as well: of what is named, and of what is not. */
 const FOUND_AND_NAMED = 1.5;
 const FOUND = 0.7;
+/** What of that is left where the words say it of another stretch than the rules. */
+const FOUND_ELSEWHERE = 0.7;
 
 /** No share is less: nothing is impossible. */
 const LEAST = 0.03;
@@ -22,11 +24,13 @@ const surely = (share: number | undefined) => Math.log((share ?? 0) + LEAST);
  */
 export function told(item: OpenItem, ruled: Ruled | null, weighed: Weighed): ChangeKind {
   const atRules = ruled ? weighed.sharesBy(ruled.segment) : [];
+  const isElsewhere = ruled !== null && !weighed.segments.includes(ruled.segment);
+  const found = (ruled?.said.isNamed ? FOUND_AND_NAMED : FOUND) * (isElsewhere ? FOUND_ELSEWHERE : 1);
   const points = CHANGES.map((change, i) => {
     if (!canBecome(item.kind, change)) return Number.NEGATIVE_INFINITY;
     const byWords = TOGETHER * surely(weighed.shares[i]);
     if (!ruled) return byWords;
-    const byRules = ruled.said.change === change ? (ruled.said.isNamed ? FOUND_AND_NAMED : FOUND) : 0;
+    const byRules = ruled.said.change === change ? found : 0;
     return byWords + RULES_SEGMENT * surely(atRules[i]) + byRules;
   });
   return CHANGES[points.indexOf(Math.max(...points))]!;

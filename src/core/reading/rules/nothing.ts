@@ -37,11 +37,15 @@ const ANNOUNCES_ONLY =
 
 /** "I'm free on Friday morning": when somebody is there binds them to nothing. */
 const WHEN_FREE =
-  /^(?:i|we)(?:['’]m| am|['’]re| are|['’]ll be| will be) (?:also |only |still |usually |mostly |quite )?(?:free|available|flexible|(?:at home|around|in|here|there|in the (?:office|yard|shop|workshop|house)|at my desk)(?: all (?:day|week|morning|afternoon|evening)|(?= (?:on|until|from|till) )))\b(?!.*\b(?:please|you|and|to (?:do|help|take|come|drive|cover))\b)/i;
+  /^(?:i|we)(?:['’]m| am|['’]re| are|['’]ll be| will be) (?:also |only |still |usually |mostly |quite )?(?:free|available|flexible|(?:away|off|out|out of (?:the )?(?:office|town)|on (?:holiday|leave|tour)|at home|around|in|here|there|in the (?:office|yard|shop|workshop|house)|at my desk)(?: all (?:day|week|morning|afternoon|evening)|(?= (?:on|until|from|till) )))\b(?!.*\b(?:please|you|and|to (?:do|help|take|come|drive|cover))\b)/i;
+
+/** "I have to tell my director on Friday": why an answer is wanted. */
+const OWN_DUTY =
+  /^(?:i|we)(?:['’]ve got| have| need| must| will have) ?(?:to )?(?:tell|inform|report|answer|decide|let \w+ know|give \w+ an answer)\b(?!.*\b(?:you|your|so|by|before|until)\b)/i;
 
 /** "I'll be at the yard all day": where somebody is, and for how long. */
 const WHEREABOUTS =
-  /^(?:i|we)(?:['’]ll| will) be (?:at|in|on|out|off|away) (?!your\b|you\b|touch\b)[^,;?]{0,50}\b(?:all (?:day|morning|afternoon|week)|this (?:morning|afternoon|evening|week)|today|tomorrow|until \w+|from \w+ (?:to|until|till) \w+|next week)[.!]?$/i;
+  /^(?:i|we)(?:['’]ll| will) be (?:at|in|on|out|off|away) (?!your\b|you\b|touch\b)[^,;?]{0,50}\b(?:all (?:day|morning|afternoon|week)|this (?:morning|afternoon|evening|week)|today|tomorrow|until \w+|from \w+ (?:to|until|till) \w+|next week)[.!]?$|^(?:i|we)(?:['’]ll| will| shall|['’]m| am|['’]re| are)(?: be)? (?:a (?:bit|little) |(?:\w+ ){0,5}(?:minutes?|hours?|hour) )late\b/i;
 
 /** "Please accept the honey", "please accept our thanks": given, not asked. */
 const GIVEN =
@@ -59,7 +63,13 @@ export const nothing: KindRule = {
   find(clause) {
     const { text } = clause;
     if (LASTS.test(text)) return "nothing";
-    if (ANNOUNCES_ONLY.test(text) || GIVEN.test(text) || WHEN_FREE.test(text) || WHEREABOUTS.test(text))
+    if (
+      ANNOUNCES_ONLY.test(text) ||
+      GIVEN.test(text) ||
+      WHEN_FREE.test(text) ||
+      WHEREABOUTS.test(text) ||
+      OWN_DUTY.test(text)
+    )
       return "nothing";
     if (ADVERT.test(text) || OPEN_DOOR.test(text) || IDIOM.test(text)) return "nothing";
     if (RELEASE.test(text) && !/\bhold\b|\bdon['’]t send\b/i.test(text)) return "nothing";

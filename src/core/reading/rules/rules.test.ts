@@ -108,6 +108,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The bill follows.",
   ],
   trouble: [
+    "Missing from the last parcel were two shackles.",
     "He was meant to come at nine and arrived at noon.",
     "Your man left after ten minutes without repairing anything.",
     "The mast is cracked below the spreader.",

@@ -5,6 +5,39 @@ import type { FoundSlip } from "./slip";
 const ALL_WANTED =
   /^(?:(?:and|but|please note(?: that)?)[, ]+)*(?:all (?:of )?(?:these|this|it|them|that)|these|this|they|it|all|both|everything|the (?:above|lot|documents|papers|items|answers|files))\b [^,;:?]{0,40}\b(?:reach|with (?:us|me)|here|in|returned|submitted|sent|received|done|ready|delivered|completed?|in place|required|needed|due|wanted|expected)\b|^(?:and |but |please |so )*(?:i|we)(?:['’]d| would)? (?:need|want|require|like|must have|have to have|expect) (?:to have )?(?:both|all (?:of )?(?:this|these|it|that|them)|(?:these|this|them|it)(?: all)?|everything|all (?:two|three|four|five|six)|the lot)\b/i;
 
+/** "It would be a great help to have this until Friday", "I need it by noon": when what was asked right before is wanted. */
+const ONE_WANTED =
+  /^(?:(?:and|but|please|so)[, ]+)*(?:(?:it|that)(?: would|['’]d) (?:really |greatly )?(?:be (?:an? )?(?:\w+ )?\w+|help)(?: (?:me|us))? (?:to have|if (?:i|we) (?:could have|had|got)) (?:this|it|that|them)|(?:i|we)(?:['’]d| would)?(?: really| urgently)? (?:need|want|require|must have|have to have|like(?: to have)?) (?:this|it|that|them)(?: back)?|(?:this|it|they) (?:has to|have to|must|should|needs? to) (?:be (?:here|done|ready|with (?:us|me))|reach (?:us|me)))\b[^,;:?]{0,12}\b(?:by|until|till|before|on|no later than|within|today|tomorrow|this)\b[^,;:?]{0,30}$/i;
+
+/** "By Friday, please.", "Tuesday at the latest.": nothing but a day. */
+function isDayAlone(text: string, day: string): boolean {
+  return /^(?:\W|\b(?:and|by|until|till|before|on|the|at the (?:very )?latest|no later than|please)\b)*$/i.test(
+    text.replace(day, ""),
+  );
+}
+
+/** Gives an ask without a day the one that the sentence right behind it in its paragraph sets for it; that is no item of its own. */
+export function withDayBehind(slips: readonly FoundSlip[], clauses: readonly Clause[]): FoundSlip[] {
+  let all = [...slips];
+  for (const [place, clause] of clauses.entries()) {
+    const before = clauses[place - 1];
+    if (before?.block !== clause.block) continue;
+    const line = all.find(({ start }) => start === clause.start);
+    const asked = all.find(({ end }) => end === before.end);
+    if (!line?.due || asked?.kind !== "ask" || asked.due) continue;
+    if (!ONE_WANTED.test(clause.text) && !isDayAlone(clause.text, line.due.words)) continue;
+    const { due, haste } = line;
+    all = all.flatMap((slip) =>
+      slip === line
+        ? []
+        : slip === asked
+          ? [{ ...slip, due, haste, reason: `${slip.reason}, “${due.words}”` }]
+          : [slip],
+    );
+  }
+  return all;
+}
+
 /**
  * Gives the points of a list the day that a sentence right behind it sets for all of them; that sentence is no item of its own.
  * Points that have a day keep it.
