@@ -54,15 +54,18 @@ function ownerOf(row: { ownerId: string | null; theirsId: string | null }): Owne
   return row.theirsId ? { side: "theirs", correspondentId: row.theirsId } : { side: "ours", personId: row.ownerId };
 }
 
+/** A task that a letter changes, and since when it is over, in seconds since 1970; null where it is open. */
+type TaskNow = Omit<SlipChange["task"], "wasOver"> & { readonly overSince: number | null };
+
 /** Tasks that letters change, by their ids, locked; those that the actor may not see are left out. */
 export async function changedTasks(
   db: Database,
   actor: Actor,
   ids: readonly (string | null)[],
-): Promise<ReadonlyMap<string, SlipChange["task"]>> {
-  const rows = await rowsOf<Omit<SlipChange["task"], "holding"> & Holding>(
+): Promise<ReadonlyMap<string, TaskNow>> {
+  const rows = await rowsOf<Omit<TaskNow, "holding"> & Holding>(
     db,
-    sql`select t.id, t.side, t.state, t.owner_id as "ownerId", t.chain from task t where t.id in ${ids} and ${maySeeTask(actor)} for update of t`,
+    sql`select t.id, t.side, t.state, extract(epoch from t.finished_at)::float8 as "overSince", t.owner_id as "ownerId", t.chain from task t where t.id in ${ids} and ${maySeeTask(actor)} for update of t`,
   );
   return new Map(rows.map(({ ownerId, chain, ...task }) => [task.id, { ...task, holding: { ownerId, chain } }]));
 }
@@ -80,17 +83,18 @@ async function changesFacts(
     actor,
     open.map((row) => row.changesTaskId),
   );
-  const letters = await rowsOf<{ id: string; text: string }>(
+  const letters = await rowsOf<{ id: string; text: string; sent: number }>(
     db,
-    sql`select id, text from letter where id in ${open.map((row) => row.letterId)}`,
+    sql`select id, text, extract(epoch from sent_at)::float8 as sent from letter where id in ${open.map((row) => row.letterId)}`,
   );
   return new Map(
     open.flatMap((row) => {
       const task = tasks.get(row.changesTaskId ?? "");
-      const text = letters.find((one) => one.id === row.letterId)?.text ?? "";
-      const quote = text.slice(row.start ?? 0, row.end ?? 0).replace(/\s+/g, " ");
-      if (!task || !row.change) return [];
-      return [[row.id, { change: row.change, quote, task }] as const];
+      const letter = letters.find((one) => one.id === row.letterId);
+      if (!task || !row.change || !letter) return [];
+      const quote = letter.text.slice(row.start ?? 0, row.end ?? 0).replace(/\s+/g, " ");
+      const wasOver = task.overSince !== null && task.overSince < letter.sent;
+      return [[row.id, { change: row.change, quote, task: { ...task, wasOver } }] as const];
     }),
   );
 }

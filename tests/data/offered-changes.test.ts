@@ -20,14 +20,20 @@ describe.each(ENGINES)("what an answer does to tasks, on %s", (engine) => {
     if (!done.ok) throw new Error(done.says);
     return done;
   };
-  const bring = async (body: string, refs?: string, way = house.shared) => {
+  const bring = async (body: string, refs?: string, way = house.shared, date?: string) => {
     count += 1;
     const id = `o${count}@council.example`;
     const [taken] = await takeIn(
       house.db,
       [
         {
-          raw: rawLetter({ subject: `${refs ? "Re: " : ""}Matter ${refs ?? id}`, body, id, ...(refs ? { refs } : {}) }),
+          raw: rawLetter({
+            subject: `${refs ? "Re: " : ""}Matter ${refs ?? id}`,
+            body,
+            id,
+            ...(refs ? { refs } : {}),
+            ...(date ? { date } : {}),
+          }),
         },
       ],
       way,
@@ -114,6 +120,30 @@ describe.each(ENGINES)("what an answer does to tasks, on %s", (engine) => {
     const done = await act("keep", { conversationId: wait.conversationId, slipIds: slips.map((slip) => slip.id) });
     expect(done.made).toHaveLength(1);
     expect((await sheet(wait.slugs[0]!)).task.state).toBe("called off");
+  });
+
+  test("what was done and is promised anew by a later letter is open again, with the words and the new day; undo closes it", async () => {
+    const wait = await kept("Hi Ines,\n\nI will send you the bench plan on Thursday.\n\nColm");
+    const came = await bring("Hi Ines,\n\nthe bench plan is attached.\n\nColm", wait.id);
+    const [done] = await offered(came.letterId);
+    await act("keep", { conversationId: wait.conversationId, slipIds: [done!.id] });
+    expect((await sheet(wait.slugs[0]!)).task.state).toBe("done");
+    const body = "Hi Ines,\n\nthe bench plan will come on Friday after all.\n\nColm";
+    // A letter that was written before it was done opens nothing, whenever it is kept.
+    const [early] = await offered((await bring(body, wait.id)).letterId);
+    expect(early).toMatchObject({ changes: { change: "moved", state: "done", wasOver: false } });
+    await act("keep", { conversationId: wait.conversationId, slipIds: [early!.id] });
+    expect((await sheet(wait.slugs[0]!)).task.state).toBe("done");
+    const later = await bring(body, wait.id, house.shared, "Wed, 25 Nov 2026 09:00:00 +0000");
+    const [again] = await offered(later.letterId);
+    expect(again).toMatchObject({ changes: { change: "moved", wasOver: true }, due: { day: "2026-11-27" } });
+    const opened = await act("keep", { conversationId: wait.conversationId, slipIds: [again!.id] });
+    const { task, comments, happened } = await sheet(wait.slugs[0]!);
+    expect(task).toMatchObject({ state: "to begin", due: { day: "2026-11-27" } });
+    expect(comments.at(-1)?.text).toBe("Another day: “the bench plan will come on Friday after all.”");
+    expect(happened.some(({ words }) => /as a letter says$/.test(words) && /open|begin/.test(words))).toBe(true);
+    await act("undo", { entryId: opened.entryId });
+    expect((await sheet(wait.slugs[0]!)).task.state).toBe("done");
   });
 
   test("two who keep one answer at once: the task changes once, and the other is told", async () => {

@@ -89,7 +89,8 @@ export async function changedFacts(
   const ids = takeIds(changes.length);
   const facts = changes.flatMap(({ taskId }, i) => {
     const task = tasks.get(taskId);
-    return task ? [{ task, owner: owners[i]!, commentId: ids[i]! }] : [];
+    // One's own letter opens nothing again.
+    return task ? [{ task: { ...task, wasOver: false }, owner: owners[i]!, commentId: ids[i]! }] : [];
   });
   return facts.length === changes.length ? facts : null;
 }

@@ -88,6 +88,7 @@ const task = (title: string, more: Partial<OpenTask> = {}): OpenTask => ({
   owner: HUGH.address,
   asker: WIL.address,
   due: "2026-11-05",
+  isOver: false,
   ...more,
 });
 
@@ -116,6 +117,19 @@ describe("an answer held against tasks", () => {
     expect(bare).toMatchObject({ changes: { change: "done" }, confidence: 0.9 });
     const [guess] = (await answerOf("Attached.", [task("Vellum price"), task("Ledger list")])).found;
     expect(guess).toMatchObject({ changes: { change: "done" }, confidence: 0.6 });
+  });
+  test("of a task that is over says only what plainly opens it again", async () => {
+    const list = task("Ledger list", { isOver: true, passage: "I will send you the ledger list on Monday." });
+    const said = async (text: string) =>
+      (await answerOf(text, [list])).found.flatMap((one) => ("changes" in one ? [one.changes.change] : []));
+    expect(await said("The ledger list will come on Friday after all.")).toEqual(["moved"]);
+    expect(await said("Only half of the ledger list was in the parcel, the rest comes on Friday.")).toEqual(["part"]);
+    for (const text of [
+      "Many thanks for the ledger list.",
+      "The ledger list looks splendid.",
+      "The ledger list is attached.",
+    ])
+      expect([text, await said(text)]).toEqual([text, []]);
   });
   test("leaves slips as they were where no task is open, and a machine's letter says nothing", async () => {
     const without = await answerOf("Could you send us the glue?", []);

@@ -20,6 +20,11 @@ export function canBecome(kind: SlipKind, change: ChangeKind): boolean {
   return !NEVER[kind].has(change);
 }
 
+/** Whether a change of something that was over opens it again: it is promised anew, put off, or only a part of it was done. */
+export function opensAgain(change: ChangeKind): boolean {
+  return change !== "done" && change !== "called off" && change !== "declined";
+}
+
 /** Something that a conversation has left open. Addresses are in lower case. */
 export interface OpenItem {
   readonly id: string;

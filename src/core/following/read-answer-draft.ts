@@ -23,5 +23,7 @@ export function readAnswerDraft(
   settings: ReadingSettings,
 ): (FoundSlip | FoundChange)[] {
   const slips = readDraft(draft, people, now, settings);
-  return changesOfTasks(asLetter(draft, now), open, people, now, settings, slips).filter(doesSomething);
+  // What is over is opened again by a person, not by a half-written letter.
+  const tasks = open.filter(({ isOver }) => !isOver);
+  return changesOfTasks(asLetter(draft, now), tasks, people, now, settings, slips).filter(doesSomething);
 }

@@ -8,10 +8,12 @@ import type { Moment } from "../time/moment";
 import { CHANGE_WORDS } from "./change-words";
 import { changesIn } from "./changes-in";
 import { contextOf } from "./context";
-import type { FoundChange, ItemChange, OpenItem } from "./item";
+import { type FoundChange, type ItemChange, type OpenItem, opensAgain } from "./item";
 import { openedBy } from "./opened-by";
+import { reopened } from "./reopened";
+import { LEARNT } from "./weighing/learnt";
 
-/** A task that is open in a conversation, as an answer is held against it. Addresses are in lower case. */
+/** A task of a conversation, as an answer is held against it. Addresses are in lower case. */
 export interface OpenTask {
   readonly id: string;
   readonly conversationId: string;
@@ -23,6 +25,8 @@ export interface OpenTask {
   /** Who wants it: the writer of its letter; of a promise whoever it was given to. */
   readonly asker: string;
   readonly due: Day | null;
+  /** Whether it is done or called off: only what plainly opens it again is said of it. */
+  readonly isOver: boolean;
 }
 
 function asItem(task: OpenTask, i: number): OpenItem {
@@ -43,7 +47,7 @@ function asItem(task: OpenTask, i: number): OpenItem {
     words: tellingWords(`${quote} ${task.title}`),
     proposes: null,
     isPromised: task.kind === "promise",
-    isOver: false,
+    isOver: task.isOver,
   };
 }
 
@@ -67,7 +71,7 @@ function asFound(change: ItemChange, task: OpenTask): FoundChange {
 
 /**
  * An answer held against the tasks of its conversation: what it does to them, as changes to be offered, and of its slips
- * those that are new. Without open tasks the slips come back as they were.
+ * those that are new. Of tasks that are over it says only what opens them again. Without tasks the slips come back as they were.
  * @param slips what the letter asks when it is read by itself
  * @param sent the letter's own moment, from which its days count
  */
@@ -82,7 +86,15 @@ export function changesOfTasks(
   const context = tasks.length > 0 ? contextOf(letter, people, sent, settings) : null;
   if (!context) return [...slips];
   const items = tasks.map(asItem);
-  const opened = openedBy(context, items, slips, changesIn(context, items, slips));
+  const [open, over] = [items.filter(({ isOver }) => !isOver), items.filter(({ isOver }) => isOver)];
+  const found = changesIn(context, open, slips);
+  const again = reopened(context, open, over, slips, found, LEARNT).filter(({ change }) => opensAgain(change));
+  const known = [...open, ...over.filter(({ id }) => again.some(({ item }) => item === id))];
+  const opened = openedBy(context, known, slips, {
+    ...found,
+    changes: [...found.changes, ...again].sort((a, b) => a.start - b.start),
+    understood: [...found.understood, ...again],
+  });
   const changes = opened.changes.map((change) => asFound(change, tasks.find((task) => task.id === change.item)!));
   return [...opened.slips.map(({ words: _words, ...slip }) => slip), ...changes].sort((a, b) => a.start - b.start);
 }

@@ -92,7 +92,7 @@ export function titleOf(
         "",
       )
       .replace(
-        /^\p{Lu}[\p{L}-]+ (?:will have to|will need to|will|should|must|has to|needs to|can|could|promised(?: (?:us|me))?(?: to)?|owes (?:us|me)) (?=\p{Ll})/u,
+        /^(?!(?:It|They|This|That|These|Those|There|He|She|Everything|All) )\p{Lu}[\p{L}-]+ (?:will have to|will need to|will|should|must|has to|needs to|can|could|promised(?: (?:us|me))?(?: to)?|owes (?:us|me)) (?=\p{Ll})/u,
         "",
       )
       .replace(/\?$/, "");

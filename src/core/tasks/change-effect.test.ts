@@ -3,14 +3,14 @@ import { CHANGES } from "../following/item";
 import { effectOfChange } from "./change-effect";
 import { changeByLetter } from "./decisions/change-by-letter";
 import type { Write } from "./outcome";
-import { type ChangedTask, type Due, type Owner, type SlipFacts, TASK_STATES } from "./task";
+import { type ChangedTask, type Due, type Owner, type SlipFacts, TASK_STATES, type TaskState } from "./task";
 
 const NOW = "2026-11-24T11:20:00.000Z";
 const FRIDAY: Due = { day: "2026-11-27", time: null, zone: "Europe/London" };
 const ROSA: Owner = { side: "ours", personId: "rosa" };
 const NOBODY: Owner = { side: "ours", personId: null };
 const MILL: Owner = { side: "theirs", correspondentId: "mill" };
-const open = (side: ChangedTask["side"]): ChangedTask => ({ side, state: "to begin" });
+const open = (side: ChangedTask["side"]): ChangedTask => ({ side, state: "to begin", wasOver: false });
 
 function slip(owner: Owner, due: Due | null): SlipFacts {
   return {
@@ -30,19 +30,33 @@ function slip(owner: Owner, due: Due | null): SlipFacts {
   };
 }
 
+/** The states of a task; what is over may have been so when the letter was written, or have come to be so since. */
+const STATES = TASK_STATES.flatMap((state): [TaskState, boolean][] =>
+  state === "done" || state === "called off"
+    ? [
+        [state, false],
+        [state, true],
+      ]
+    : [[state, false]],
+);
+
 /** Every kind of change on every kind of task, with every kind of owner, with and without a day. */
 const CASES = CHANGES.flatMap((change) =>
   (["ours", "theirs"] as const).flatMap((side) =>
-    TASK_STATES.flatMap((state) =>
+    STATES.flatMap(([state, wasOver]) =>
       [ROSA, NOBODY, MILL].flatMap((owner) =>
         [null, FRIDAY].map((due) => {
-          const effect = effectOfChange(change, { side, state }, owner, due !== null);
+          const effect = effectOfChange(change, { side, state, wasOver }, owner, due !== null);
           const writes = changeByLetter(
             slip(owner, due),
-            { change, quote: "the words", task: { id: "t", side, state, holding: { ownerId: "suki", chain: [] } } },
+            {
+              change,
+              quote: "the words",
+              task: { id: "t", side, state, wasOver, holding: { ownerId: "suki", chain: [] } },
+            },
             { commentId: "n", actorId: "ines", now: NOW },
           );
-          return { change, side, state, owner, due, effect, writes };
+          return { change, side, state, wasOver, owner, due, effect, writes };
         }),
       ),
     ),
@@ -52,17 +66,22 @@ const taskOf = (writes: readonly Write[]) => writes.find((write) => write.row ==
 const noteOf = (writes: readonly Write[]) => writes.find((write) => write.row === "comment")?.values;
 
 test("keeping does what the screen says: each row once, a note where there is more to say, nothing to what is over", () => {
-  expect(CASES).toHaveLength(8 * 2 * 4 * 3 * 2);
-  for (const { effect, due, writes, state } of CASES) {
+  expect(CASES).toHaveLength(8 * 2 * 6 * 3 * 2);
+  for (const { effect, due, writes, state, wasOver, change } of CASES) {
     expect(new Set(writes.map((write) => write.id)).size).toBe(writes.length);
     expect(writes.length === 0).toBe(effect === "nothing");
-    expect(effect === "nothing").toBe(state === "done" || state === "called off");
-    expect(noteOf(writes) !== undefined).toBe(effect === "note" || effect === "free");
-    expect(taskOf(writes)?.state).toBe(effect === "finish" ? "done" : effect === "call off" ? "called off" : undefined);
+    const isOver = state === "done" || state === "called off";
+    expect(effect === "open again").toBe(isOver && wasOver && !/^(?:done|called off|declined)$/.test(change));
+    expect(effect === "nothing").toBe(isOver && effect !== "open again");
+    expect(noteOf(writes) !== undefined).toBe(/^(?:note|free|open again)$/.test(effect));
+    expect(taskOf(writes)?.state).toBe(
+      { finish: "done", "call off": "called off", "open again": "to begin" }[effect as string],
+    );
+    if (effect === "open again") expect(taskOf(writes)).toMatchObject({ finishedAt: null });
     if (effect === "move") expect(taskOf(writes)).toMatchObject({ dueDay: due!.day });
     if (effect === "free") expect(taskOf(writes)).toEqual({ ownerId: null, changedAt: NOW });
   }
-  expect(new Set(CASES.map(({ effect }) => effect)).size).toBe(7);
+  expect(new Set(CASES.map(({ effect }) => effect)).size).toBe(8);
 });
 
 test("a task goes only to somebody named of its own side; who waits for something stays whoever waited", () => {
@@ -79,7 +98,7 @@ test("a task goes only to somebody named of its own side; who waits for somethin
 });
 
 test("a part leaves the task open with a note, and the day of its rest where one is named", () => {
-  const parts = CASES.filter(({ change, effect }) => change === "part" && effect !== "nothing");
+  const parts = CASES.filter(({ change, effect }) => change === "part" && effect === "note");
   for (const { due, writes } of parts) {
     expect(noteOf(writes)?.text).toBe("A part of it: “the words”");
     expect(taskOf(writes)?.dueDay).toBe(due?.day);

@@ -1,8 +1,8 @@
-import type { ChangeKind } from "../following/item";
+import { type ChangeKind, opensAgain } from "../following/item";
 import type { ChangedTask, Owner } from "./task";
 
 /** What keeping an offered change does to its task. */
-export type ChangeEffect = "finish" | "call off" | "pass on" | "move" | "free" | "note" | "nothing";
+export type ChangeEffect = "finish" | "call off" | "pass on" | "move" | "free" | "note" | "open again" | "nothing";
 
 /** Whether a task can have this owner next: named, and of the side that it is on. */
 function canPass(task: ChangedTask, owner: Owner): boolean {
@@ -10,11 +10,12 @@ function canPass(task: ChangedTask, owner: Owner): boolean {
 }
 
 /**
- * What an offered change comes to: the screen says it before it is kept, and keeping it does just that. A task that is over
- * stays as it is; what names no day and no person that the task can have is a note on it, and so is a part.
+ * What an offered change comes to: the screen says it before it is kept, and keeping it does just that. A task that was over
+ * before the letter is opened again by what speaks of it anew; one that came to be over since stays as it is. What names no day and no person that the task can have is a note on it, and so is a part.
  */
 export function effectOfChange(change: ChangeKind, task: ChangedTask, owner: Owner, hasDue: boolean): ChangeEffect {
-  if (task.state === "done" || task.state === "called off") return "nothing";
+  if (task.state === "done" || task.state === "called off")
+    return task.wasOver && opensAgain(change) ? "open again" : "nothing";
   switch (change) {
     case "done":
       return "finish";

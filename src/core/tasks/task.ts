@@ -33,6 +33,8 @@ export interface Passage {
 export interface ChangedTask {
   readonly side: "ours" | "theirs";
   readonly state: TaskState;
+  /** Whether it was over when the letter was written, which then speaks of it again. */
+  readonly wasOver: boolean;
 }
 
 /** What a slip offers to change: a task as it is now, and the words that say so. */

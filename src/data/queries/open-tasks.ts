@@ -4,10 +4,10 @@ import type { Database } from "../engine/database";
 import { maySeeConversation, maySeeTask, type Viewer } from "../need-to-know";
 import { rowsOf } from "../rows";
 
-/** Open tasks of one conversation that an answer is held against, the newest; more is a list, not a conversation. */
+/** Tasks of one conversation that an answer is held against, the open and the newest first; more is a list, not a conversation. */
 const MOST_TASKS = 60;
 
-/** Tasks that are open in the conversation of a letter and that a viewer may see: what an answer to it is held against while it is written. */
+/** Tasks of the conversation of a letter that a viewer may see: what an answer to it is held against while it is written. */
 export async function openTasksBeside(db: Database, viewer: Viewer, letterId: string): Promise<readonly OpenTask[]> {
   const [letter] = await rowsOf<{ messageId: string }>(
     db,
@@ -23,7 +23,7 @@ export async function openTasksBeside(db: Database, viewer: Viewer, letterId: st
 }
 
 /**
- * Tasks that are open in the conversations of these Message-IDs, by Message-ID.
+ * Tasks of the conversations of these Message-IDs, open or over, by Message-ID.
  * @param continued conversations of letters that name no other, by their own Message-ID
  */
 export async function openTasksAnswered(
@@ -48,12 +48,13 @@ export async function openTasksAnswered(
         select t.message_id, coalesce(h.merged_into, h.id) as id from thread t join conversation h on h.id = t.conversation_id
         where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))
         union select g.message_id, g.id from jsonb_to_recordset(${JSON.stringify(guessed)}::jsonb) as g(message_id text, id uuid))
-      select met.message_id as "messageId", k.id, k.conversation_id as "conversationId", k.title, k.kind, k.due_day as due,
+      select met.message_id as "messageId", k.id, k.conversation_id as "conversationId", k.title, k.kind, k.due_day as due, k.state not in ('to begin', 'under way') as "isOver",
         case when k.side = 'theirs' then x.address else o.address end as owner,
         coalesce(case when k.kind = 'promise' then l."to"->0->>'address' else l.from_address end, by.address) as asker,
         left(l.text, k."end") as "upToEnd", k.start, k."end"
       from met cross join lateral (
-          select * from task where conversation_id = met.id and state in ('to begin', 'under way') order by number desc limit ${MOST_TASKS}) k
+          select * from task where conversation_id = met.id
+          order by state in ('to begin', 'under way') desc, number desc limit ${MOST_TASKS}) k
         join person by on by.id = k.created_by
         left join person o on o.id = k.owner_id left join correspondent x on x.id = k.theirs_id
         left join letter l on l.id = k.letter_id

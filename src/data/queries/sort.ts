@@ -183,7 +183,14 @@ export async function roundOf(db: Database, viewer: Viewer, now: number): Promis
 type SlipRow = Omit<SlipView, "owner" | "theirs" | "due" | "task" | "changes" | "suggested"> & {
   fromAddress: string;
   change: ChangeKind | null;
-  changed: { fruit: string; number: number; title: string; side: "ours" | "theirs"; state: TaskState } | null;
+  changed: {
+    fruit: string;
+    number: number;
+    title: string;
+    side: "ours" | "theirs";
+    state: TaskState;
+    wasOver: boolean;
+  } | null;
   ownerId: string | null;
   theirsId: string | null;
   dueDay: string | null;
@@ -201,7 +208,7 @@ async function slipsOf(db: Database, viewer: Viewer, conversationId: string): Pr
     sql`select s.id, l.from_address as "fromAddress", s.letter_id as "letterId", s.kind, s.start, s."end", s.title, s.owner_id as "ownerId", s.theirs_id as "theirsId", s.due_day as "dueDay", s.due_time as "dueTime",
       s.due_zone as "dueZone", s.other_days as "otherDays", s.priority, s.estimate, s.project_id as "projectId", s.workstream_id as "workstreamId", s.state, s.made_by as "madeBy", s.reason, s.confidence,
       t.fruit, t.number, t.title as "taskTitle", t.state as "taskState",
-      s.change, case when ct.id is not null then jsonb_build_object('fruit', ct.fruit, 'number', ct.number, 'title', ct.title, 'side', ct.side, 'state', ct.state) end as changed
+      s.change, case when ct.id is not null then jsonb_build_object('fruit', ct.fruit, 'number', ct.number, 'title', ct.title, 'side', ct.side, 'state', ct.state, 'wasOver', coalesce(ct.finished_at < l.sent_at, false)) end as changed
       from slip s join letter l on l.id = s.letter_id left join task t on t.id = s.task_id left join task ct on ct.id = s.changes_task_id
       where s.conversation_id = ${conversationId}
         and (s.changes_task_id is null or exists (select 1 from task t where t.id = s.changes_task_id and ${maySeeTask(viewer)}))
@@ -252,6 +259,7 @@ async function slipsOf(db: Database, viewer: Viewer, conversationId: string): Pr
               title: changed.title,
               side: changed.side,
               state: changed.state,
+              wasOver: changed.wasOver,
             },
     }),
   );

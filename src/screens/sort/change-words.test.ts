@@ -51,6 +51,7 @@ test("nothing is promised that is not done: a wait is not passed to one of us, a
     "Move it",
   ]);
   expect(changeBecomes(slip({ state: "done" }))).toBe("fig 7 is over already");
+  expect(changeBecomes(slip({ change: "part", state: "done", wasOver: true }))).toBe("opens fig 7 again");
 });
 
 test("what was kept is said in one sentence, and only of changes", () => {

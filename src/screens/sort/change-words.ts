@@ -17,6 +17,11 @@ const WORDS: Readonly<Record<ChangeEffect, { becomes: string; verb: string; says
   move: { becomes: "moves #", verb: "Move it", says: "# has its new day." },
   free: { becomes: "frees #", verb: "Free it", says: "# has nobody now; why stands on it as a note." },
   note: { becomes: "a note on #", verb: "Note it", says: "It stands on # as a note." },
+  "open again": {
+    becomes: "opens # again",
+    verb: "Open it again",
+    says: "# is open again; why stands on it as a note.",
+  },
   nothing: { becomes: "# is over already", verb: "Take note", says: "# was over already and stays as it was." },
 };
 

@@ -53,6 +53,8 @@ export function changeByLetter(
       return [set({ ...due })];
     case "free":
       return [set(declined(task, quote, now)), note];
+    case "open again":
+      return [set({ state: "to begin", finishedAt: null, ...due }), note];
     case "note":
       return due ? [set(due), note] : [note];
   }
