@@ -1,4 +1,5 @@
 import type { TextPart } from "./letter";
+import { isTableLine } from "./table-line";
 
 /** A paragraph of a letter as it is set: its characters, and which of its line ends are soft (set as a space). */
 export interface Paragraph {
@@ -42,7 +43,9 @@ export function flowText(text: string, parts: readonly TextPart[]): Paragraph[] 
           part.kind === "new" &&
           line.length >= SHORTEST_FOLDED_LINE &&
           following.trim() !== "" &&
-          !STARTS_OWN_LINE.test(following)
+          !STARTS_OWN_LINE.test(following) &&
+          !isTableLine(line) &&
+          !isTableLine(following)
         )
           soft.add(lineEnd);
       }

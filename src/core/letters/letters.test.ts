@@ -97,6 +97,9 @@ test("folded lines flow together, meant ones stay", () => {
     "This is a line that a mail program has folded at seventy-two signs or\nso, and here it ends.\n\nInes\nLarkmoor\n";
   const paragraphs = flowText(text, [{ kind: "new", start: 0, end: text.length }]);
   expect(paragraphs.map((paragraph) => [...paragraph.softBreaks].length)).toEqual([1, 0]);
+  const table = "1 | Send the as-built drawings to the surveyor of the council | Suki\n2 | Order the net | Kofi\nBye\n";
+  const [rows] = flowText(table, [{ kind: "new", start: 0, end: table.length }]);
+  expect([...rows!.softBreaks]).toEqual([]);
 });
 
 test("names of files cannot leave their folder or hide their ending (RFC 2183 section 5, Unicode TR 36)", () => {

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "vitest";
-import { columnsIn, isTableLine, rowIn } from "./action-table";
+import { isTableLine } from "../letters/table-line";
+import { columnsIn, rowIn } from "./action-table";
 
 const rows = (head: string, ...lines: string[]) => {
   const columns = columnsIn(head);

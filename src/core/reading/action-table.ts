@@ -22,9 +22,6 @@ interface Cell {
   readonly words: string;
 }
 
-/** A line of a table: cells with bars or tabs between them. */
-const CELLS_IN_LINE = /\S\s*(?:\||\t)\s*\S|^\s*\|.*\|\s*$/;
-
 /** "|---|:---|" below the names of the columns. */
 const RULED_LINE = /^[\s|:+=-]+$/;
 
@@ -38,11 +35,6 @@ const WHAT_OF_SOMEBODY = /^(?:what|items?|points?|topic|subject|description|agre
 
 /** A row that is settled. */
 const SETTLED = /^(?:done|closed|complete|completed|finished|yes|ok|settled|cancelled|dropped|n\/a|x|✓|✔)\b|^[✓✔]/i;
-
-/** Whether a line is one of a table. */
-export function isTableLine(line: string): boolean {
-  return CELLS_IN_LINE.test(line);
-}
 
 const EDGE = /^\s*\|/;
 

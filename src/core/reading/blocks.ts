@@ -1,5 +1,5 @@
 import type { TextPart } from "../letters/letter";
-import { isTableLine } from "./action-table";
+import { isTableLine } from "../letters/table-line";
 
 const BULLET = /^\s*(?:[-*•–·]|\(?\d{1,2}[.)]|\(?[a-h][.)])\s+/;
 const FAREWELL =

@@ -1,5 +1,6 @@
 import type { TextPart } from "../letters/letter";
-import { type Columns, columnsIn, isTableLine, rowIn, type TableRow } from "./action-table";
+import { isTableLine } from "../letters/table-line";
+import { type Columns, columnsIn, rowIn, type TableRow } from "./action-table";
 import { type Block, blocksOf } from "./blocks";
 import { isImperative } from "./imperative";
 import { saysHowUrgent } from "./priority";
