@@ -58,6 +58,7 @@ export const CONVERSATION_SETS = [
   "conversations-x",
   "conversations-y",
   "conversations-z",
+  "conversations-aa",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
@@ -68,6 +69,7 @@ export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [
   "conversations-x",
   "conversations-y",
   "conversations-z",
+  "conversations-aa",
 ];
 
 /** Sets that only following is learnt from: with what they open, letters of real people were read no better, and a little worse. */

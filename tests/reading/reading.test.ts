@@ -85,6 +85,7 @@ describe("labelled letters", () => {
     ["conversations-x", 36, 57, 0.65],
     ["conversations-y", 27, 45, 0.55],
     ["conversations-z", 31, 46, 0.8],
+    ["conversations-aa", 23, 26, 0.65],
   ] as const)("%s: what each letter opens, and what it changes", async (set, opens, changes, floor) => {
     const { mistakes, ...score } = await scoreFollowing(set);
     console.log(

@@ -144,11 +144,11 @@ function textOf(text: string, parts: readonly TextPart[]): string {
 
 /** The way out of a list that adverts have to give. */
 const WAY_OUT =
-  /\b(?:unsubscribe|opt[- ]out|manage (?:your )?preferences|view (?:this )?(?:e-?mail )?in (?:your )?browser)\b|\bto (?:stop|no longer) (?:getting|receiving|receive|get) (?:these|our|such|any more|further|this)\b|\b(?:no longer|do not|don['’]t) (?:wish|want) to (?:receive|get|hear from us|be on (?:this|our) (?:mailing )?list)\b/i;
+  /\b(?:unsubscribe|opt[- ]out|manage (?:your )?preferences|view (?:this )?(?:e-?mail )?in (?:your )?browser)\b|\bto (?:stop|no longer) (?:getting|receiving|receive|get) (?:these|our|such|any more|further|this)\b|\b(?:no longer|do not|don['’]t) (?:wish|want) to (?:receive|get|hear from (?:me|us)|be on (?:this|our) (?:mailing )?list)\b/i;
 
 /** Why everybody has it: "You receive this letter because you bought from us." */
 const WHY_IT_CAME =
-  /\byou(?:['’]re| are)? (?:get|got|have|receive|received|have received|getting|receiving) this (?:e-?mail|mail|letter|message|newsletter|offer) (?:because|as|since) you(?:['’]ve|['’]re| have| are| were)? (?:\w+ )?(?:bought|ordered|purchased|subscribed|signed up|registered|opted|shopped|booked|visited|a (?:registered |valued )?(?:customer|subscriber|member|guest))\b/i;
+  /\byou(?:['’]re| are)? (?:get|got|have|receive|received|have received|getting|receiving) this (?:e-?mail|mail|letter|message|newsletter|offer) (?:because|as|since) you(?:['’]ve|['’]re| have| are| were)? (?:\w+ )?(?:bought|ordered|purchased|subscribed|signed up|registered|opted|shopped|booked|visited|(?:(?:a|our) )?(?:registered |valued )?(?:customer|subscriber|member|guest))\b/i;
 
 /**
  * A letter to everybody with a way out of the list is an advert, though its headers do not say so; one that answers another,

@@ -159,6 +159,8 @@ test("an advert says why everybody has it, or how to get no more of them; a pers
   const offer = "Order any sieve before Friday and get a second one free. Call us today!";
   expect(short(`${offer}\n\nYou get this mail because you bought from us.`)).toEqual([]);
   expect(short(`${offer}\n\nTo stop receiving these offers, write to us.`)).toEqual([]);
+  expect(short(`${offer}\n\nIf you do not want to hear from me again, let me know.`)).toEqual([]);
+  expect(short(`${offer}\n\nYou receive this message because you were our guest.`)).toEqual([]);
   expect(short("Please call me today. You get this mail because you know the oven.").map(([kind]) => kind)).toEqual([
     "ask",
   ]);
@@ -338,6 +340,7 @@ test("turns that only look like asks, questions, promises or trouble are none; a
     "I'll be at the mill this afternoon.",
     "I'm free on Friday morning.",
     "You can keep the old sieve.",
+    "Please keep this message for your records.",
     "I shall be a quarter of an hour late tomorrow.",
     "I'm away until Thursday.",
     "I have to tell my baker on Friday.",

@@ -6,7 +6,7 @@ const RHETORICAL =
 
 /** "Can't make it? Tell me": what follows is for whom it is so. */
 const IF_SO =
-  /^(?:can(?:['’]?t|not) (?:make it|come|attend|wait)|(?:any )?(?:questions|problems|queries|doubts)|interested|unsure|not sure|stuck|too (?:early|late|expensive|much))\?$/i;
+  /^(?:can(?:['’]?t|not) (?:make it|come|attend|wait)|(?:any )?(?:questions|problems|queries|doubts)|(?:nobody|no one) (?:at home|in|there)|interested|unsure|not sure|stuck|too (?:early|late|expensive|much))\?$/i;
 
 /** "There might (must?)": a word is doubted, nothing is asked. */
 const DOUBTED_WORD = /\([\p{L}’'-]+(?: [\p{L}’'-]+)?\?\)$/u;
