@@ -29,8 +29,19 @@ describe("a table of actions", () => {
   });
   test("is none where nothing is to be done by anybody, or by any day", () => {
     expect(
-      ["Item | Price", "Day | Room | Speaker", "Item | Date", "Action | Cost", "Ada Beck | Beck & Sons"].map(columnsIn),
-    ).toEqual([null, null, null, null, null]);
+      [
+        "Item | Price",
+        "Day | Room | Speaker",
+        "Item | Date",
+        "Action | Cost",
+        "Ada Beck | Beck & Sons",
+        "Name | Item | Price",
+        "Topic | Who | When",
+      ].flatMap((line) => columnsIn(line) ?? []),
+    ).toEqual([]);
+    expect(columnsIn("Name | Task | Due")).toMatchObject({ what: 1, who: 0, by: 2 });
     expect(["a | b", "a\tb", "no table", "|"].map(isTableLine)).toEqual([true, true, false, false]);
+    // It ends in no time: each tab is tried once.
+    expect(isTableLine(`a${"\t".repeat(200_000)}`)).toBe(false);
   });
 });

@@ -25,13 +25,14 @@ interface Cell {
 /** "|---|:---|" below the names of the columns. */
 const RULED_LINE = /^[\s|:+=-]+$/;
 
-const WHO =
-  /^(?:who|owner|by whom|responsible|responsibility|person|name|assigned(?: to)?|action (?:by|on)|for whom|whose)\b/i;
+const WHO = /^(?:who|owner|by whom|responsible|responsibility|assigned(?: to)?|action (?:by|on)|for whom|whose)\b/i;
+/** What says who only beside a column of actions: there are many lists of names. */
+const WHO_BESIDE_ACTIONS = /^(?:person|name|lead)\b/i;
 const BY = /^(?:by(?: when)?|when|due(?: date| by| on)?|deadline|date|until|target(?: date)?)\b/i;
 const STATE = /^(?:status|state|done|progress|open\/closed)\b/i;
 const WHAT = /^(?:agreed |open |next )?(?:actions?|tasks?|to[- ]?dos?|steps?|measures?)\b/i;
 /** What may be the heading of what is to be done, where another column says who. */
-const WHAT_OF_SOMEBODY = /^(?:what|items?|points?|topic|subject|description|agreed|work)\b/i;
+const WHAT_OF_SOMEBODY = /^(?:what|items?|points?|description|agreed|work)\b/i;
 
 /** A row that is settled. */
 const SETTLED = /^(?:done|closed|complete|completed|finished|yes|ok|settled|cancelled|dropped|n\/a|x|✓|✔)\b|^[✓✔]/i;
@@ -54,7 +55,8 @@ function cellsOf(line: string, from: number, isEdged: boolean): Cell[] {
 export function columnsIn(line: string): Columns | null {
   const isEdged = EDGE.test(line);
   const heads = cellsOf(line, 0, isEdged).map(({ words }) => words);
-  const who = heads.findIndex((head) => WHO.test(head));
+  const hasActions = heads.some((head) => WHAT.test(head) && !WHO.test(head));
+  const who = heads.findIndex((head) => WHO.test(head) || (hasActions && WHO_BESIDE_ACTIONS.test(head)));
   const state = heads.findIndex((head) => STATE.test(head));
   const by = heads.findIndex((head, i) => i !== who && BY.test(head));
   const isWhat = (pattern: RegExp) => heads.findIndex((head, i) => i !== who && i !== by && pattern.test(head));
