@@ -58,6 +58,8 @@ describe("people", () => {
     expect(calledAt("@Rosa - the keel", [rosa, piet])?.name).toBe("Rosa Beck");
     expect(calledAt("Rosa (in copy), he says it leaks.", [rosa, piet])?.name).toBe("Rosa Beck");
     expect(namedIn("Write to x@rosa.example", [rosa])).toEqual([]);
+    // It ends in no time, whatever stands before the name.
+    expect(callsSeveral(`${"- ".repeat(30)}a Rosa, Pete,`, [rosa, piet])).toBe(false);
     expect(
       ["Rosa and Pete: by tonight", "Rosa, Pete,", "Rosa & Pete - the keel"].map((text) =>
         callsSeveral(text, [rosa, piet]),

@@ -17,7 +17,7 @@ export function greetedIn(text: string, people: readonly Person[]): Person | nul
 }
 
 /** What may stand before the name that a clause begins with. */
-const AT_HEAD = /^(?:(?:and|also|action|todo|hi|dear|@)?\s*[:,–-]?\s*)*$/i;
+const AT_HEAD = /^(?:and|also|action|todo|hi|dear|@|[\s:,–-])*$/i;
 
 /** Whether a clause turns to several by name at its head: "Ada and Gus: by tonight", "Ada, Gus,". Then what follows is for neither alone. */
 export function callsSeveral(text: string, people: readonly Person[]): boolean {
