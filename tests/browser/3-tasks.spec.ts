@@ -59,6 +59,12 @@ test("owner, due, priority and state are changed in the list itself, and undone"
     .getByRole("list", { name: "Tasks by day" })
     .getByRole("listitem")
     .filter({ hasText: "Winter tyres" });
+  // Only the rows near what is seen are drawn: the list is moved until the task is there, as a hand would.
+  await page.getByRole("list", { name: "Tasks by day" }).hover();
+  await expect(async () => {
+    if ((await row.count()) === 0) await page.mouse.wheel(0, 200);
+    await expect(row).toBeVisible({ timeout: 500 });
+  }).toPass();
   const pick = async (word: RegExp, typed: string) => {
     // The list may be drawn anew at the moment of the click.
     await expect(async () => {

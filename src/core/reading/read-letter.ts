@@ -198,6 +198,12 @@ function withEstimate(slip: FoundSlip, { minutes, words }: { minutes: number; wo
 /** A point of notes that ends with whose it is. */
 const NAME_ALONE = /^\p{Lu}\p{L}+(?: \p{Lu}\p{L}+)?\.?$/u;
 
+/** Who stands alone at the end of a point of notes; null where it is nobody of the team, or only who wrote it. */
+function nameAlone({ text, isListItem }: Clause, { people, writer }: LetterGround): Person | null {
+  const one = isListItem && NAME_ALONE.test(text) ? namedIn(text, people.team)[0]?.person : undefined;
+  return one && one.id !== writer?.id ? one : null;
+}
+
 /** "We would be grateful to receive:", and a thing: it is to be sent. */
 const SENT_LEAD = /\b(?:receive|send|require|need|lack|missing|let (?:me|us) have|provide|submit|outstanding)\b/i;
 const THING = /^(?:an?|the|your|any|all|both|two|three|copies|proof|details|evidence)\b/i;
@@ -267,15 +273,9 @@ export function readLetter(
     else if (addressee?.isPoint && clause.block > addressee.block) addressee = null;
     else if (addressee && clause.block > addressee.block + 1 && !clause.isListItem) addressee = null;
     // "Certificate has to be with the council by the 20th. Ruben."
-    const isFor = NAME_ALONE.test(clause.text) ? namedIn(clause.text, people.team)[0]?.person : undefined;
-    const noted = slips.at(-1);
-    if (
-      isFor &&
-      clause.isListItem &&
-      noted?.kind === "ask" &&
-      lastBlock === clause.block &&
-      isFor.id !== ground.writer?.id
-    )
+    const noted = lastBlock === clause.block ? slips.at(-1) : undefined;
+    const isFor = noted?.kind === "ask" ? nameAlone(clause, ground) : null;
+    if (noted && isFor)
       slips[slips.length - 1] = {
         ...noted,
         owner: isFor.address,
@@ -311,15 +311,9 @@ export function readLetter(
         settings.calendar,
         settings.figures,
       );
-    const namedInParagraph = () => {
-      const paragraph = letter.text.lastIndexOf("\n\n", clause.start);
-      return findDates(
-        letter.text.slice(Math.max(0, paragraph, clause.start - LOOKED_BACK), clause.start),
-        from,
-        settings.calendar,
-        settings.figures,
-      ).at(-1);
-    };
+    const paragraph = Math.max(0, letter.text.lastIndexOf("\n\n", clause.start), clause.start - LOOKED_BACK);
+    const inParagraph = letter.text.slice(paragraph, clause.start);
+    const namedInParagraph = () => findDates(inParagraph, from, settings.calendar, settings.figures).at(-1);
     const due: DueFound | null =
       (found.kind === "trouble" ? null : countedBackFromNamed(clause.text, dates, settings.calendar)) ??
       (back ? countedBack(clause.text, [...before(), ...dates]) : null) ??
@@ -335,9 +329,8 @@ export function readLetter(
       dueByContext(found.kind, clause.text, lastDue, before, namedInParagraph, from);
     lastDue = due ?? lastDue;
     const said = priorityOf(clause.text);
-    const paragraph = letter.text.slice(letter.text.lastIndexOf("\n\n", clause.start) + 1, clause.start);
     const owner =
-      (found.kind === "ask" ? meantBefore(clause.text, paragraph, everyone) : null) ??
+      (found.kind === "ask" ? meantBefore(clause.text, inParagraph, everyone) : null) ??
       ownerOf(found.kind, clause, addressee?.person ?? null, ground);
     const slip: FoundSlip = {
       kind: found.kind,

@@ -11,7 +11,8 @@ function canPass(task: ChangedTask, owner: Owner): boolean {
 
 /**
  * What an offered change comes to: the screen says it before it is kept, and keeping it does just that. A task that was over
- * before the letter is opened again by what speaks of it anew; one that came to be over since stays as it is. What names no day and no person that the task can have is a note on it, and so is a part.
+ * before the letter is opened again by what speaks of it anew; one that came to be over since stays as it is. What names no
+ * day and no person that the task can have is a note on it, and so is a part.
  */
 export function effectOfChange(change: ChangeKind, task: ChangedTask, owner: Owner, hasDue: boolean): ChangeEffect {
   if (task.state === "done" || task.state === "called off")

@@ -4,6 +4,7 @@ import { useQuery, useQueryClient } from "@tanstack/react-query";
 import Link from "next/link";
 import { useState } from "react";
 import { readAway } from "../../core/days/read-away";
+import { firstNameOf } from "../../core/letters/first-name";
 import { sayDay, sayDistance } from "../../core/time/say-day";
 import type { AwayView, CoverView } from "../../core/views/days-view";
 import { ask, tell } from "../parts/client";
@@ -77,7 +78,7 @@ function AwayLine({ isLead, onDone }: { isLead: boolean; onDone: () => void }) {
       )}
       <LineField
         label="When, and who covers"
-        placeholder={`monday until friday, ${team.find((person) => person.id !== me.id)?.name.split(" ")[0] ?? "who covers"}`}
+        placeholder={`monday until friday, ${firstNameOf(team.find((person) => person.id !== me.id)?.name ?? "") || "who covers"}`}
         line={line}
         onLine={setLine}
         does="Keep it so"

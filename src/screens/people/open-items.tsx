@@ -1,5 +1,6 @@
 "use client";
 
+import { firstNameOf } from "../../core/letters/first-name";
 import { readLine } from "../../core/tasks/read-line";
 import type { OpenItems } from "../../core/views/review-view";
 import { useHouse, useToday } from "../parts/house";
@@ -13,7 +14,7 @@ export function OpenItemsWith({ id, name, items }: { id: string; name: string; i
   const { now, calendar } = useToday();
   const { run } = useActs();
   const [line, setLine] = useDraft(`with ${id}`);
-  const first = name.split(" ")[0] ?? name;
+  const first = firstNameOf(name);
   const make = async (isTheirs: boolean) => {
     const read = readLine(line, house.team, house.projects, now, calendar, house.figures);
     if (read.title === "") return;

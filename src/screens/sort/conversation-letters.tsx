@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { firstNameOf } from "../../core/letters/first-name";
 import { dayOf } from "../../core/time/moment";
 import { sayDay } from "../../core/time/say-day";
 import type { ConversationView, LetterView, SlipView } from "../../core/views/views";
@@ -113,7 +114,7 @@ export function ConversationLetters(props: {
         >
           {areEarlierShown ? "Fold" : ""} {earlier.length} earlier {earlier.length === 1 ? "message" : "messages"} since{" "}
           {day(earlier[0])}
-          {ours ? ` · last from ${ours.from.name.split(" ")[0]} on ${day(ours)}` : ""}
+          {ours ? ` · last from ${firstNameOf(ours.from.name)} on ${day(ours)}` : ""}
         </button>
       )}
       {shown.map((letter) => (

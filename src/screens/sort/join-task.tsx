@@ -2,6 +2,7 @@
 
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useEffect, useRef, useState } from "react";
+import { firstNameOf } from "../../core/letters/first-name";
 import type { LikelyTask } from "../../core/views/views";
 import { whoSees } from "../../core/views/who-sees";
 import { ask } from "../parts/client";
@@ -88,7 +89,7 @@ export function JoinTask(props: {
             <b className="flex-none text-[12.5px]">{task.reference}</b>
             <span className="min-w-0 flex-1 truncate text-[13.5px]">{task.title}</span>
             <span className="flex-none text-[12px] text-soft">
-              {[task.owner?.split(" ")[0], why(task)].filter(Boolean).join(" · ")}
+              {[task.owner && firstNameOf(task.owner), why(task)].filter(Boolean).join(" · ")}
             </span>
           </div>
         ))}

@@ -1,6 +1,7 @@
 "use client";
 
 import { useState } from "react";
+import { firstNameOf } from "../../core/letters/first-name";
 import { isOnShelf } from "../../core/tasks/decisions/put-by";
 import { sayDay, sayMoment, sayMomentFully } from "../../core/time/say-day";
 import { MOST_COUNTED, type RoundView, type SortRow } from "../../core/views/views";
@@ -213,7 +214,7 @@ function Row({
       : row.isReturned
         ? `back from being put by${asks ? ` · ${asks}` : ""}`
         : place === "dealt with"
-          ? `${row.outcome === "kept" ? `kept: ${asks || "as tasks"}` : (row.outcome ?? "dealt with")}${row.dealtBy ? ` · ${row.dealtBy.split(" ")[0]}` : ""}`
+          ? `${row.outcome === "kept" ? `kept: ${asks || "as tasks"}` : (row.outcome ?? "dealt with")}${row.dealtBy ? ` · ${firstNameOf(row.dealtBy)}` : ""}`
           : asks || row.automatic || row.subject;
   return (
     <button

@@ -2,6 +2,7 @@
 
 import Link from "next/link";
 import { CHANGE_WORDS } from "../../core/following/change-words";
+import { firstNameOf } from "../../core/letters/first-name";
 import { isSure } from "../../core/reading/slip";
 import { sayDistance } from "../../core/time/say-day";
 import type { SlipView } from "../../core/views/views";
@@ -15,7 +16,7 @@ import type { SlipCardProps, SlipField } from "./slip-card-props";
 import { SlipFoot } from "./slip-foot";
 
 function becomes(slip: SlipView, myId: string): string {
-  if (slip.theirs) return `you wait for ${slip.theirs.name.split(" ")[0]}`;
+  if (slip.theirs) return `you wait for ${firstNameOf(slip.theirs.name)}`;
   if (slip.kind === "question") return "answer or task";
   if (slip.kind === "trouble" && !slip.owner) return "nobody has it yet";
   return slip.owner?.id === myId ? "becomes your task" : "becomes a task";

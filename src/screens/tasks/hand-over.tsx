@@ -2,6 +2,7 @@
 
 import { useQuery } from "@tanstack/react-query";
 import { useId, useState } from "react";
+import { firstNameOf } from "../../core/letters/first-name";
 import { type LinePiece, readHandOver } from "../../core/tasks/read-hand-over";
 import { sayDay, sayDistance } from "../../core/time/say-day";
 import type { DueView, PersonView } from "../../core/views/views";
@@ -124,7 +125,7 @@ export function HandOver(props: {
     ],
     ["note", read.note?.text ?? "no note", read.note ? (outsider ? "goes into the letter" : "stays inside") : ""],
   ];
-  const firsts = names.map((name) => name.split(" ")[0]).join(" and ");
+  const firsts = names.map(firstNameOf).join(" and ");
   return (
     <section className="rounded-[13px] border border-act bg-pan p-3" aria-label="Hand over">
       <input

@@ -2,6 +2,7 @@
 
 import { useQuery } from "@tanstack/react-query";
 import { useCallback, useMemo, useState } from "react";
+import { firstNameOf } from "../../core/letters/first-name";
 import { readHandOver } from "../../core/tasks/read-hand-over";
 import { sayDay, sayDistance } from "../../core/time/say-day";
 import type { DueView, TaskRow } from "../../core/views/views";
@@ -85,7 +86,7 @@ export function MarkedTasks(props: {
             placeholder="suki friday. All of the yard."
             line={line}
             onLine={setLine}
-            does={to && isReady ? `Hand over to ${to.name.split(" ")[0]}` : "Hand over"}
+            does={to && isReady ? `Hand over to ${firstNameOf(to.name)}` : "Hand over"}
             isReady={isReady}
             onDo={() => void hand()}
             onClose={() => setHanding(false)}

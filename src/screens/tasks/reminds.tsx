@@ -1,5 +1,6 @@
 "use client";
 
+import { firstNameOf } from "../../core/letters/first-name";
 import { sayMomentFully } from "../../core/time/say-day";
 import type { TaskSheet } from "../../core/views/views";
 import { useHouse, useToday } from "../parts/house";
@@ -17,7 +18,7 @@ export function Reminds(props: {
   if (task.state === "done" || task.state === "called off") return null;
   const coming = reminders.filter((one) => one.at > now.at);
   const nameOf = (id: string) =>
-    id === me.id ? "you" : (team.find((one) => one.id === id)?.name.split(" ")[0] ?? "somebody");
+    id === me.id ? "you" : firstNameOf(team.find((one) => one.id === id)?.name ?? "somebody");
   const others = coming.filter((one) => one.id === null);
   const own = coming.filter((one) => one.id !== null);
   const nobody = !task.due

@@ -1,7 +1,7 @@
 "use client";
 
 import { memo } from "react";
-import { firstNameOf } from "@/core/letters/first-name";
+import { firstNameOf } from "../../core/letters/first-name";
 import { sayRepeat } from "../../core/repeating/say-repeat";
 import type { FieldChange } from "../../core/tasks/decisions/change-fields";
 import { sayProgress } from "../../core/tasks/steps";
@@ -81,7 +81,7 @@ export const TaskRowView = memo(function TaskRowView({
   const lateness = isOpen && task.due ? sayLateness(task.due.day, today) : null;
   const who = task.theirs ?? task.owner;
   const nameOf = (id: string) =>
-    id === me.id ? "you" : (team.find((one) => one.id === id)?.name.split(" ")[0] ?? "somebody");
+    id === me.id ? "you" : firstNameOf(team.find((one) => one.id === id)?.name ?? "somebody");
   const note = [
     task.project ?? "no project",
     task.repeats === null ? "" : sayRepeat(task.repeats),
@@ -159,7 +159,7 @@ export const TaskRowView = memo(function TaskRowView({
           </span>
           <span className={`mt-1 hidden items-center gap-1.5 text-[13px] font-semibold max-sm:flex ${stateColour}`}>
             {who && <PersonLabel initials={who.initials} name={who.name} isTeam={!task.theirs} size="small" />}
-            {who ? `${who.id === me.id ? "you" : who.name.split(" ")[0]}, ${stateWords}` : `nobody yet, ${stateWords}`}
+            {who ? `${who.id === me.id ? "you" : firstNameOf(who.name)}, ${stateWords}` : `nobody yet, ${stateWords}`}
           </span>
         </span>
         <span className="relative z-[2] flex w-[118px] flex-none items-center gap-[7px] pr-2 text-[13px] font-semibold max-md:w-[44px] max-sm:hidden">

@@ -1,3 +1,4 @@
+import { firstNameOf } from "../../core/letters/first-name";
 import type { Moment } from "../../core/time/moment";
 import { sayDay, sayMoment } from "../../core/time/say-day";
 import type { WaitRow } from "../../core/views/waiting-view";
@@ -25,7 +26,7 @@ export function nextWords(
   { next, task, from }: Pick<WaitRow, "next" | "task" | "from">,
   today: string,
 ): { what: string; why: string; isNow: boolean; isLetter: boolean } {
-  const first = from?.name.split(" ")[0] ?? "them";
+  const first = from ? firstNameOf(from.name) : "them";
   const isNow = next.day !== null && next.day <= today;
   const day = next.day ? sayDay(next.day, today) : "";
   const why =

@@ -1,5 +1,6 @@
 "use client";
 
+import { firstNameOf } from "../../core/letters/first-name";
 import { sayMomentFully } from "../../core/time/say-day";
 import type { WaitRow } from "../../core/views/waiting-view";
 import type { ChasePlan } from "../../core/waiting/chase-plan";
@@ -40,7 +41,7 @@ export function PlanLine(props: {
       props.onClose();
     }
   };
-  const first = props.row.from?.name.split(" ")[0] ?? "they";
+  const first = props.row.from ? firstNameOf(props.row.from.name) : "they";
   return (
     <div className="mt-2">
       <AskedLine
@@ -69,7 +70,7 @@ export function PlanLine(props: {
 export function PlanStands({ plan, row, onEnd }: { plan: ChasePlan; row: WaitRow; onEnd: () => void }) {
   const { now } = useToday();
   const { me, team } = useHouse();
-  const first = row.from?.name.split(" ")[0] ?? "they";
+  const first = row.from ? firstNameOf(row.from.name) : "they";
   const by = plan.byId === me.id ? "your" : `${team.find((one) => one.id === plan.byId)?.name ?? "somebody"}’s`;
   return (
     <p className="mt-2 rounded-[13px] border border-theirs px-3 py-2 text-[12.5px]">

@@ -2,6 +2,7 @@
 
 import { useEffect, useRef, useState } from "react";
 import type { ChangeKind, FoundChange } from "../../core/following/item";
+import { firstNameOf } from "../../core/letters/first-name";
 import type { Correspondent } from "../../core/letters/letter";
 import { quotedBelow, replyHead } from "../../core/letters/reply";
 import { type FoundSlip, isSure } from "../../core/reading/slip";
@@ -207,7 +208,7 @@ export function WritingPaper(props: PaperProps) {
         slips={reading.slips}
         text={reading.text}
         isKept={isKept}
-        nameOf={(address) => known.find((one) => one.address === address)?.name.split(" ")[0] || address}
+        nameOf={(address) => firstNameOf(known.find((one) => one.address === address)?.name ?? "") || address}
         onTurn={(slip) => setTicks(new Map(ticks).set(slipKey(slip, reading.text), !isKept(slip)))}
       />
       {original !== "" && (

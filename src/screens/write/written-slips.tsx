@@ -1,6 +1,7 @@
 "use client";
 
 import type { ChangeKind, FoundChange } from "../../core/following/item";
+import { firstNameOf } from "../../core/letters/first-name";
 import { type FoundSlip, isSure } from "../../core/reading/slip";
 import { sayDuration } from "../../core/time/duration";
 import { sayDay } from "../../core/time/say-day";
@@ -41,7 +42,7 @@ function becomes(
   if (slip.owner === null) return "a task that nobody has yet";
   if (slip.owner === me) return "your task";
   const colleague = ours.get(slip.owner);
-  return colleague ? `a task for ${colleague.split(" ")[0]}` : `you wait for ${nameOf(slip.owner)}`;
+  return colleague ? `a task for ${firstNameOf(colleague)}` : `you wait for ${nameOf(slip.owner)}`;
 }
 
 /** What the letter asks and promises, beside its words: ticked ones are kept with it when it goes. */
