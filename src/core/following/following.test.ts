@@ -128,6 +128,9 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
       "Thank you, the ledgers came.",
     ])
       expect([text, following.read(await letter(4, HUGH, WIL, text)).changes]).toEqual([text, []]);
+    // Who did it may say so once more.
+    expect(following.read(await letter(5, WIL, HUGH, "The ledgers are attached once more.")).changes).toEqual([]);
+    expect(following.read(await letter(6, WIL, HUGH, "The two ledgers were sent.")).changes).toEqual([]);
     expect(following.read(await letter(5, WIL, HUGH, "The ledgers will come on Friday.")).changes).toMatchObject([
       { change: "promised", due: "2026-11-06" },
     ]);

@@ -21,9 +21,8 @@ export function reopened(
   const { changes, plainly } = changesIn(context, [...open, ...over], slips, learnt);
   return changes.filter(({ item: id, change, start, end }) => {
     const item = over.find((one) => one.id === id);
-    if (!item || !plainly.has(id)) return false;
     // "Thank you, the ledgers came": so they did.
-    if (change === "done" && context.sides.wants(context.writer, item)) return false;
+    if (!item || !plainly.has(id) || change === "done") return false;
     return !found.understood.some((one) => one.start < end && start < one.end);
   });
 }

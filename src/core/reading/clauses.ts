@@ -1,6 +1,7 @@
 import type { TextPart } from "../letters/letter";
 import { isTableLine } from "../letters/table-line";
 import { type Columns, columnsIn, rowIn, type TableRow } from "./action-table";
+import { announcedIn } from "./announced";
 import { type Block, blocksOf } from "./blocks";
 import { isImperative } from "./imperative";
 import { saysHowUrgent } from "./priority";
@@ -240,6 +241,22 @@ export function isSalutation(line: string): boolean {
   return greeting !== undefined && GREETED.test(line.slice(greeting.length)) && !SAYS_MORE.test(line);
 }
 
+/** A greeting in the same breath as what is said: "Hi Nadia, asked them". */
+const GREETING_FIRST =
+  /^(?:[Hh]i|[Hh]ello|[Hh]ey|[Dd]ear|[Mm]orning|[Gg]ood (?:morning|afternoon|evening))(?: (?:Mr|Mrs|Ms|Dr)\.?)? [\p{L}-]+(?: (?:and|&) [\p{L}-]+)?,\s+(?!(?:[Dd]ear|[Hh]i|[Hh]ello|and)\b|[\p{L}-]+ here\b|\p{Lu}[\p{L}-]+(?:,|\s*(?:\n|$)))(?=\p{L}[^\n]{8})/u;
+
+/** The greeting with which a text begins, if what is said goes on in the same line. */
+export function greetingIn(text: string): string | null {
+  return GREETING_FIRST.exec(text)?.[0] ?? null;
+}
+
+/** A sentence without the greeting that it begins with. */
+function withoutGreeting(text: string, { start, end }: { start: number; end: number }): { start: number; end: number } {
+  const from = start + (text.slice(start, end).length - text.slice(start, end).trimStart().length);
+  const greeting = greetingIn(text.slice(from, end));
+  return { start: greeting ? from + greeting.length : start, end };
+}
+
 function rowClause({ what, row }: NonNullable<ReturnType<typeof rowIn>>, block: number): Clause {
   const { start, end, words } = what;
   return { start, end, text: words, lead: null, isListItem: true, asks: false, block, row };
@@ -296,7 +313,13 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
           listLead = flat;
           continue;
         }
-        for (const clause of clausesOf(text, sentence)) {
+        const said = withoutGreeting(text, sentence);
+        const announced = announcedIn(text.slice(said.start, said.end));
+        const stretches = announced?.items.map((item) => ({
+          start: said.start + item.start,
+          end: said.start + item.end,
+        }));
+        for (const clause of stretches ?? clausesOf(text, said)) {
           const { start, end } = trimmed(text, clause);
           const words = flattened(text.slice(start, end));
           if (words.length < shortest) continue;
@@ -304,8 +327,8 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
             start,
             end,
             text: words,
-            lead: piece.isListItem ? listLead : null,
-            isListItem: piece.isListItem,
+            lead: announced ? flattened(announced.lead) : piece.isListItem ? listLead : null,
+            isListItem: piece.isListItem || announced !== null,
             asks: ASKS.test(flat),
             block,
           });

@@ -1,5 +1,5 @@
 import type { TableRow } from "./action-table";
-import { type Clause, isSalutation } from "./clauses";
+import { type Clause, greetingIn, isSalutation } from "./clauses";
 import { type LetterGround, namedIn } from "./kind-rule";
 import { doesAsNoted } from "./noted";
 import { calledByRole } from "./roles";
@@ -10,7 +10,8 @@ const GREETS_WITHIN = 120;
 
 /** The one person whom a letter greets by name at its head: "Hello Ada,". Null where it greets several, or nobody who is known. */
 export function greetedIn(text: string, people: readonly Person[]): Person | null {
-  const line = text.slice(0, GREETS_WITHIN).trimStart().split("\n", 1)[0]!.trim();
+  const first = text.slice(0, GREETS_WITHIN).trimStart().split("\n", 1)[0]!;
+  const line = (greetingIn(first) ?? first).trim();
   if (!isSalutation(line)) return null;
   const named = namedIn(line, people);
   return named.length === 1 && !/\b(?:and|all|both|everyone|team)\b|&|,\s*\p{Lu}/u.test(line) ? named[0]!.person : null;

@@ -243,6 +243,14 @@ test("points are what the line above them says: troubles, what is done, an agend
   expect(kinds("Agenda for Thursday:")).toEqual([["ask", "could you look at the mill?"]]);
 });
 
+test("things announced by their number are asked for one by one, and a greeting in the same line says whose they are", () => {
+  const text = "Hi Ben, for the plan I need two things: the size of the oven by Friday, and a list of the trays.";
+  expect(short(text, { to: [anna!, ben!] }).map(([kind, words, owner, due]) => [kind, words, owner, due])).toEqual([
+    ["ask", "the size of the oven by Friday", "ben", "2026-03-06"],
+    ["ask", "a list of the trays.", "ben", null],
+  ]);
+});
+
 test("a thing on a list of what is wanted is to be sent", () => {
   const titles = (lead: string) =>
     read(`${lead}\n- a copy of the bill;\n- weigh the sacks\n`).map(({ title }) => title);

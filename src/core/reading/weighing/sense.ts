@@ -131,8 +131,14 @@ function strongest(found: readonly string[], { weights }: WordingWeights, kind: 
     .slice(0, WORDS_SHOWN);
 }
 
-/** What the wording of a clause weighs in an organisation, beside what it weighs everywhere. */
-function weighHere(clause: Clause, house: readonly NameWeights[]): number[] {
+/**
+ * How far what an organisation taught must set one sense of a clause apart from another: below that it shares a word or two with what
+ * was taught and is not like it, and is read as everywhere.
+ */
+const LIKE_TAUGHT_FROM = 0.75;
+
+/** What the wording of a clause weighs in an organisation, beside what it weighs everywhere; null where it is like nothing taught there. */
+function weighHere(clause: Clause, house: readonly NameWeights[]): number[] | null {
   const scores = SENSES.map(() => 0);
   const names = new Set(wordingOf(clause));
   for (const weights of house)
@@ -140,7 +146,7 @@ function weighHere(clause: Clause, house: readonly NameWeights[]): number[] {
       const own = weights.get(name);
       if (own) for (let k = 0; k < scores.length; k += 1) scores[k]! += own[k]!;
     }
-  return scores;
+  return Math.max(...scores) - Math.min(...scores) < LIKE_TAUGHT_FROM ? null : scores;
 }
 
 /** From here on what an organisation taught is why a clause is what it is, in the logarithm of odds. */
