@@ -81,11 +81,29 @@ export const LETTER_SETS = [
   "aa",
   "bb",
   "cc",
+  "dd",
+  "ee",
 ] as const;
 export type LetterSet = (typeof LETTER_SETS)[number];
 
 /** Sets that are letters of a house of their own, with people of its own. */
-const OWN_HOUSES: readonly LetterSet[] = ["q", "r", "s", "t", "u", "v", "w", "x", "y", "z", "aa", "bb", "cc"];
+const OWN_HOUSES: readonly LetterSet[] = [
+  "q",
+  "r",
+  "s",
+  "t",
+  "u",
+  "v",
+  "w",
+  "x",
+  "y",
+  "z",
+  "aa",
+  "bb",
+  "cc",
+  "dd",
+  "ee",
+];
 
 /** The sets from which nothing is learnt, and for which nothing is mended: they say what strangers' letters can expect. */
 export const UNLEARNT_SETS: readonly LetterSet[] = ["o", "p", "bb"];

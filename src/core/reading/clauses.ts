@@ -32,7 +32,7 @@ const ABBREVIATION =
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|\s+and\s+(?=(?:get|put|add|fill|return|remove|replace|collect|fetch|clean|measure|paint|write|deliver|arrange|prepare|finish|start|cancel|confirm|forward|print|invite|inform|remind|ring|send)\s)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,\s+and\s+(?=if [^,;]{3,60}, (?:please |just )?(?:tell|let|send|ring|call|ask|bring|take|give|put|use|do not|don['’]t)\b)|,?\s+and\s+(?!(?:january|february|march|april|may|june|july|august|september|october|november|december|mon|tues|wednes|thurs|fri|satur|sun))(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please(?!\s*[,.!]|$)|could you|can you|would you|(?:do not|don['’]t) (?!you|we|they|i\b|get me|know)[a-z]+ |i['’]ll|we['’]ll|i will|we will|(?:i['’]m|we['’]re) (?!\w+ing (?:that|to)\b)\w+ing|will (?!you\b|we\b|they\b|he\b|she\b|it\b|be\b|not\b|have\b)[a-zß-ÿ]+ ))|,\s+(?=\p{L}+,? (?:can|could|would|will) you )|,\s+(?=\p{L}+ (?:what|where|who|how)(?:['’]s)? )|,\s+(?=\p{L}+ [a-z]+s (?:to|the|a|an|it|them|him|her|new|all|this|that|in|on|up|out|back|for|by|there|here|round|home|along)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/iuy;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|don['’]t|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|\s+and\s+(?=(?:get|put|add|fill|return|remove|replace|collect|fetch|clean|measure|paint|write|deliver|arrange|prepare|finish|start|cancel|confirm|forward|print|invite|inform|remind|ring|send)\s)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,\s+and\s+(?=if [^,;]{3,60}, (?:please |just )?(?:tell|let|send|ring|call|ask|bring|take|give|put|use|do not|don['’]t)\b)|,?\s+and\s+(?!(?:january|february|march|april|may|june|july|august|september|october|november|december|mon|tues|wednes|thurs|fri|satur|sun))(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please(?!\s*[,.!]|$)|could you|can you|would you|(?:do not|don['’]t) (?!you|we|they|i\b|get me|know)[a-z]+ |i['’]ll|we['’]ll|i will|we will|(?:i['’]m|we['’]re) (?!\w+ing (?:that|to)\b)\w+ing|will (?!you\b|we\b|they\b|he\b|she\b|it\b|be\b|not\b|have\b)[a-zß-ÿ]+ ))|,\s+(?=\p{L}+,? (?:can|could|would|will) you )|,\s+(?=\p{L}+ (?:what|where|who|how)(?:['’]s)? )|,\s+(?=\p{L}+ [a-z]+s (?:to|the|a|an|it|them|him|her|new|all|this|that|in|on|up|out|back|for|by|there|here|round|home|along)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/iuy;
 
 /** Where one can begin: at a sign, or at the space before one of its words. Elsewhere the pattern is not tried. */
 const MAY_BEGIN = /[,;:](?=\s)|\s(?=(?:and|but|while|so|then|also)\s|[-–—]\s)/giu;
@@ -132,6 +132,10 @@ const ASKED = /^(?:please|kindly|could you|can you|would you|will you)(?: please
 const ORDER_THAT_GOES_ON =
   /^(?:get|put|add|fill|return|remove|replace|collect|fetch|clean|measure|paint|write|deliver|arrange|prepare|finish|start|cancel|confirm|forward|print|invite|inform|remind)\s/;
 
+/** What goes on to be said of what was spoken of; a question has somebody or something behind its verb. */
+const MORE_OF_IT =
+  /^(?:is|are|was|were|has) (?!(?:i|you|we|they|he|she|it|the|an?|your|our|my|his|her|their|there|this|that|these|those|any|all|some|somebody|someone|anybody|anyone)\b)(?![^.]*\?)/;
+
 /** "I sit on your bench and do nothing": one who does both. */
 const TELLS_OF_SOMEBODY =
   /^(?:i|we|they|he|she)(?:['’](?:ve|d|re|m|s))?\s(?!need|want|ask|must|would|could|should|hope)/i;
@@ -155,6 +159,8 @@ function clausesOf(text: string, sentence: { start: number; end: number }): { st
       )
     )
       continue;
+    // "It goes on the plane tomorrow and is with you by noon": more of the same thing.
+    if (/^\s+and\s+$/.test(match[0]) && !asksMore && MORE_OF_IT.test(rest)) continue;
     if (/^\s+and\s+$/.test(match[0]) && TELLS_OF_SOMEBODY.test(before.trim()) && GOES_ON_DOING.test(rest)) continue;
     // "No hurry at all, but do you think …": how urgent it is belongs to what follows.
     if (saysHowUrgent(before.trim())) continue;
@@ -250,11 +256,16 @@ export function greetingIn(text: string): string | null {
   return GREETING_FIRST.exec(text)?.[0] ?? null;
 }
 
-/** A sentence without the greeting that it begins with. */
-function withoutGreeting(text: string, { start, end }: { start: number; end: number }): { start: number; end: number } {
+/** "I am sorry to trouble you with this but the bill is wrong": what is said stands behind the "but". */
+const SORRY_BUT =
+  /^(?:i(?:['’]m| am) )?(?:(?:so|very|really|terribly) )?(?:sorry|i hate|reluctant) to (?:trouble|bother|disturb|chase|pester|nag|be (?:a|an) \p{L}+|ask|say this)\b[^.;:,]{0,40},?\s+but\s+(?=\S+\s\S+)/iu;
+
+/** A sentence without the greeting or the apology that it begins with. */
+function withoutOpening(text: string, { start, end }: { start: number; end: number }): { start: number; end: number } {
   const from = start + (text.slice(start, end).length - text.slice(start, end).trimStart().length);
-  const greeting = greetingIn(text.slice(from, end));
-  return { start: greeting ? from + greeting.length : start, end };
+  const greeting = greetingIn(text.slice(from, end))?.length ?? 0;
+  const apology = SORRY_BUT.exec(text.slice(from + greeting, end))?.[0].length ?? 0;
+  return { start: greeting + apology > 0 ? from + greeting + apology : start, end };
 }
 
 function rowClause({ what, row }: NonNullable<ReturnType<typeof rowIn>>, block: number): Clause {
@@ -313,7 +324,8 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
           listLead = flat;
           continue;
         }
-        const said = withoutGreeting(text, sentence);
+        const isFirst = text.slice(piece.start, sentence.start).trim() === "";
+        const said = withoutOpening(text, sentence);
         const announced = announcedIn(text.slice(said.start, said.end));
         const stretches = announced?.items.map((item) => ({
           start: said.start + item.start,
@@ -327,7 +339,8 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
             start,
             end,
             text: words,
-            lead: announced ? flattened(announced.lead) : piece.isListItem ? listLead : null,
+            // What stands behind the first sentence of a point is said of it.
+            lead: announced ? flattened(announced.lead) : piece.isListItem && isFirst ? listLead : null,
             isListItem: piece.isListItem || announced !== null,
             asks: ASKS.test(flat),
             block,

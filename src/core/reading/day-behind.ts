@@ -7,7 +7,7 @@ const ALL_WANTED =
 
 /** "It would be a great help to have this until Friday", "I need it by noon": when what was asked right before is wanted. */
 const ONE_WANTED =
-  /^(?:(?:and|but|please|so)[, ]+)*(?:(?:it|that)(?: would|['’]d) (?:really |greatly )?(?:be (?:an? )?(?:\w+ )?\w+|help)(?: (?:me|us))? (?:to have|if (?:i|we) (?:could have|had|got)) (?:this|it|that|them)|(?:i|we)(?:['’]d| would)?(?: really| urgently)? (?:need|want|require|must have|have to have|like(?: to have)?) (?:this|it|that|them)(?: back)?|(?:this|it|they) (?:has to|have to|must|should|needs? to) (?:be (?:here|done|ready|with (?:us|me))|reach (?:us|me)))\b[^,;:?]{0,12}\b(?:by|until|till|before|on|no later than|within|today|tomorrow|this)\b[^,;:?]{0,30}$/i;
+  /^(?:(?:and|but|please|so)[, ]+)*(?:(?:it|that)(?: would|['’]d) (?:really |greatly )?(?:be (?:an? )?(?:\w+ )?\w+|help)(?: (?:me|us))? (?:to have|if (?:i|we) (?:could have|had|got)) (?:this|it|that|them)|(?:i|we)(?:['’]d| would)?(?: really| urgently)? (?:need|want|require|must have|have to have|like(?: to have)?) (?:this|it|that|them)(?: back)?|(?:this|it|they) (?:has to|have to|must|should|needs? to) (?:be (?:here|done|ready|with (?:us|me))|reach (?:us|me)))\b[^,;:?]{0,12}\b(?:by|until|till|before|on|no later than|within|today|tomorrow|this|\d+)\b[^,;:?]{0,30}$/i;
 
 /** "By Friday, please.", "Tuesday at the latest.": nothing but a day. */
 function isDayAlone(text: string, day: string): boolean {
@@ -23,7 +23,9 @@ export function withDayBehind(slips: readonly FoundSlip[], clauses: readonly Cla
     const before = clauses[place - 1];
     if (before?.block !== clause.block) continue;
     const line = all.find(({ start }) => start === clause.start);
-    const asked = all.find(({ end }) => end === before.end);
+    // In a point of a list something else may stand between.
+    const first = clauses.find(({ block }) => block === clause.block)!;
+    const asked = all.find(({ end }) => end === (clause.isListItem ? first : before).end);
     if (!line?.due || asked?.kind !== "ask" || asked.due) continue;
     if (!ONE_WANTED.test(clause.text) && !isDayAlone(clause.text, line.due.words)) continue;
     const { due, haste } = line;

@@ -28,8 +28,9 @@ export function dueByContext(
   from: Moment,
 ): DueFound | null {
   if (kind === "trouble" || kind === "question" || isRecurring(text)) return null;
+  // "Until then please switch it off": for so long.
   const same =
-    /\b(?:(?:by|until|on|before|no later than|not later than) (?:the same (?:date|day)|then|that (?:date|day))|before (?:that|then)(?=[,.;!]|$)|(?<!\b(?:taken|made|done|seen|there|present|happened|worn|used) )on the day(?! (?:before|after|of)\b))\b/i.exec(
+    /(?<!^(?:and |but |so )?)\b(?:(?:by|until|on|before|no later than|not later than) (?:the same (?:date|day)|then|that (?:date|day))|before (?:that|then)(?=[,.;!]|$)|(?<!\b(?:taken|made|done|seen|there|present|happened|worn|used) )on the day(?! (?:before|after|of)\b))\b/i.exec(
       text,
     );
   if (same && TOLD.test(text.slice(0, same.index))) return null;
@@ -44,7 +45,7 @@ export function dueByContext(
   if (at && day && day.day > dayOf(from))
     return { day: day.day, time: at.time, others: day.others, words: text.slice(at.start, at.end) };
   const soon = kind === "promise" ? times.find(({ time }) => time > timeOf(from)) : undefined;
-  if (soon && /\bat\s/i.test(text.slice(Math.max(0, soon.start - 4), soon.end)))
+  if (soon && /\b(?:at|between)\s/i.test(text.slice(Math.max(0, soon.start - 4), soon.end)))
     return { day: dayOf(from), time: soon.time, others: [], words: text.slice(soon.start, soon.end) };
   const limit = times.find(
     (time) => TIME_LIMIT.test(text.slice(0, time.start)) || TIME_LIMIT.test(`${text.slice(time.start).split(" ")[0]} `),

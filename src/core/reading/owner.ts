@@ -1,7 +1,7 @@
 import type { TableRow } from "./action-table";
 import { type Clause, greetingIn, isSalutation } from "./clauses";
 import { type LetterGround, namedIn } from "./kind-rule";
-import { doesAsNoted } from "./noted";
+import { doesAsNoted, goesOnToDo } from "./noted";
 import { calledByRole } from "./roles";
 import type { Person, SlipKind } from "./slip";
 
@@ -62,7 +62,7 @@ const ADDRESSED_ON =
 
 /** Said of whoever it may be, even where a name was called before. */
 const ANYBODY =
-  /(?:^(?:(?:and|but|so|then|also|please)[\s,]+)*|\b(?:could|can|would|will|should|has|is|does)\s+)(?:someone|somebody|anyone|anybody|whoever|everyone|everybody|the person|the one)\b|\b(?:one|any|all|each|both|who|which|how many|some|none) of you\b/i;
+  /(?:^(?:(?:and|but|so|then|also|please)[\s,]+)*|\b(?:could|can|would|will|should|has|is|does)\s+)(?:someone|somebody|anyone|anybody|whoever|everyone|everybody|the person|the one)\b|\b(?:one|any|all|each|both|who|which|how many|some|none) of you\b|\b(?:everybody|everyone|all of you),? please\b|\bplease,? (?:everybody|everyone)\b/i;
 
 /** "Gus wants a third up front, you'd have to approve that": he is not the one who acts. */
 const WANTS =
@@ -89,7 +89,7 @@ function nameBehind(text: string, named: readonly Named[]): Named | undefined {
 
 /** "Make sure that somebody is in." */
 const SEE_TO_IT =
-  /^(?:(?:and|so|but|then|also|just|please|kindly|do)[\s,]+)*(?:make (?:sure|certain)|ensure|see to it|take care|arrange|check)\b.*\b(?:someone|somebody|anyone|everyone|everybody)\b/i;
+  /^(?:(?:and|so|but|then|also|just|please|kindly|do)[\s,]+)*(?:make (?:sure|certain)|ensure|see to it|take care|arrange|check|get|have|send|find)\b.*\b(?:someone|somebody|anyone|everyone|everybody)\b/i;
 
 const TEAM_WIDE =
   /\b(?:(?<!\b(?:of|for|with|to|by|from|like|about|at|let|give|ask|tell|ring|call|see) )(?:someone|somebody)|anyone|one of you|any of you|(?<!(?:whether|if|that|what|how|when|because|could|can|may|shall|before|until|till|after|once|since|unless|where|which|than|as) )we (?:need(?! (?:the|an?|your|some|another|one|two|three|more|\d+)\b)|must|should(?! (?:like|appreciate|welcome|prefer|be (?:very |most )?(?:glad|grateful|pleased|obliged|happy|thankful)))|have)|the team|everyone|all of you|whoever)\b/i;
@@ -111,6 +111,7 @@ export function ownerOf(kind: SlipKind, clause: Clause, addressee: Person | null
   const acting = named.find(({ at, end }) => {
     const after = clause.text.slice(end);
     const before = clause.text.slice(0, at);
+    if (before === "" && goesOnToDo(after)) return true;
     // "Gus was brilliant, somebody should tell him."
     if (
       /^['’]s\b/.test(after) ||

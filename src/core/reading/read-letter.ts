@@ -4,7 +4,7 @@ import { splitText } from "../letters/split-text";
 import { findDates } from "../time/dates-in-words";
 import { PLAIN_WEEK, type WorkingCalendar } from "../time/day";
 import { figuresOf } from "../time/figures-order";
-import type { Moment } from "../time/moment";
+import { dayOf, type Moment } from "../time/moment";
 import { type Addressee, calledBehind } from "./addressee";
 import { type Clause, clausesIn } from "./clauses";
 import { countedBack, countedBackFromEvent, countedBackFromNamed, countsBack } from "./counted-back";
@@ -18,14 +18,14 @@ import { isReadable } from "./language";
 import { asOneItem, goesOn } from "./one-item";
 import { calledAt, callsSeveral, greetedIn, meantBefore, ownerOf } from "./owner";
 import { withSubject, youOf } from "./passage-title";
-import { priorityOf, saysHowUrgent } from "./priority";
+import { priorityOf, saysHowUrgent, saysOfAll } from "./priority";
 import { KIND_RULES } from "./rules/list";
 import { listPoint } from "./rules/list-point";
 import { markedBefore } from "./rules/marked";
 import { beforeName, namedBehind } from "./rules/named-behind";
 import { promise } from "./rules/promise";
 import { setRightBefore } from "./rules/set-right";
-import type { DueFound, FoundSlip, People, Person, SlipKind } from "./slip";
+import type { DueFound, FoundSlip, People, Person, Priority, SlipKind } from "./slip";
 import { titleOf } from "./title";
 import { LEARNT_WORDING } from "./weighing/learnt";
 import { type Judged, judge } from "./weighing/sense";
@@ -150,15 +150,21 @@ const WAY_OUT =
 const WHY_IT_CAME =
   /\byou(?:['’]re| are)? (?:get|got|have|receive|received|have received|getting|receiving) this (?:e-?mail|mail|letter|message|newsletter|offer) (?:because|as|since) you(?:['’]ve|['’]re| have| are| were)? (?:\w+ )?(?:bought|ordered|purchased|subscribed|signed up|registered|opted|shopped|booked|visited|(?:(?:a|our) )?(?:registered |valued )?(?:customer|subscriber|member|guest))\b/i;
 
+/** To nobody in particular, by a program: opening hours, maintenance, new terms. */
+const TO_ANYBODY =
+  /^\s*dear (?:valued |all )?(?:customer|client|guest|member|user|subscriber|supplier|partner|resident|tenant)s?\b/i;
+const BY_A_PROGRAM =
+  /\bthis (?:is an auto\w+|(?:e-?mail|mail|message|letter|notice) (?:was|has been|is) (?:sent |generated )?auto\w+)|\brepl(?:y|ies) to this (?:e-?mail|mail|message|letter|address) (?:are|is|will) not (?:be )?(?:read|answered|monitored|possible)|\b(?:do not|don['’]t) reply to this (?:e-?mail|mail|message|letter)\b/i;
+
 /**
- * A letter to everybody with a way out of the list is an advert, though its headers do not say so; one that answers another,
+ * A letter to everybody with a way out of the list, or that a program sends to any customer, is an advert, though its headers do not say so; one that answers another,
  * or that people write to each other on a list, is none.
  */
 function isAdvert({ text, parts, automatic, references }: Letter, read: readonly TextPart[]): boolean {
   if (automatic === "list" || references.length > 0) return false;
   const footers = parts.filter((part) => part.kind === "footer");
   const all = textOf(text, [...read, ...footers]);
-  return WAY_OUT.test(all) || WHY_IT_CAME.test(all);
+  return WAY_OUT.test(all) || WHY_IT_CAME.test(all) || (TO_ANYBODY.test(all) && BY_A_PROGRAM.test(all));
 }
 
 /** Characters before a clause in which the day is looked for that it counts back from. */
@@ -188,6 +194,12 @@ function reasonOf(
 /** Whether slips of a kind are work, which takes its time. */
 function isWork(kind: SlipKind): boolean {
   return kind === "ask" || kind === "promise";
+}
+
+/** A slip as urgent as words behind it say; what is said of a whole letter is said of what it asks. */
+function withUrgency(slip: FoundSlip, priority: Priority, words: string, isOfAll: boolean): FoundSlip {
+  if (isOfAll && slip.kind !== "ask") return slip;
+  return { ...slip, priority, reason: `${slip.reason}, “${words}”` };
 }
 
 /** A slip with how long its work takes, which its reason says too. */
@@ -290,14 +302,24 @@ export function readLetter(
     // "It should not take more than an hour" is said of what was asked before it, in the same paragraph.
     if (!found && estimate && last && isWork(last.kind) && last.estimate === null && lastBlock === clause.block)
       if (speaksOfWorkBefore(clause.text)) slips[slips.length - 1] = withEstimate(last, estimate);
-    const urgency = last && lastBlock === clause.block ? saysHowUrgent(clause.text) : null;
+    const isOfAll = saysOfAll(clause.text);
+    const urgency = isOfAll || lastBlock === clause.block ? saysHowUrgent(clause.text) : null;
     if (last && urgency) {
-      slips[slips.length - 1] = { ...last, priority: urgency, reason: `${last.reason}, “${clause.text}”` };
+      const from = isOfAll ? 0 : slips.length - 1;
+      slips.splice(
+        from,
+        Infinity,
+        ...slips.slice(from).map((slip) => withUrgency(slip, urgency, clause.text, isOfAll)),
+      );
       continue;
     }
     if (!found || slips.length >= MOST_SLIPS) continue;
     // Trouble has no due date: its days are not looked for.
-    const dates = found.kind === "trouble" ? [] : findDates(clause.text, from, settings.calendar, settings.figures);
+    // Nor are days that were over when it was written: nothing can be done by then.
+    const dates =
+      found.kind === "trouble"
+        ? []
+        : findDates(clause.text, from, settings.calendar, settings.figures).filter(({ day }) => day >= dayOf(from));
     const lead = clause.row?.by ?? clause.lead;
     const leadDates =
       lead && dates.length === 0 && found.kind !== "trouble"

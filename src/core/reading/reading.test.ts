@@ -251,6 +251,57 @@ test("things announced by their number are asked for one by one, and a greeting 
   ]);
 });
 
+test("a point of several sentences is one item, with the day that its last one names; points among questions are questions", () => {
+  const found = short(
+    "We ask for the following:\n- A plan of the oven. It is in the blue folder. We need it 20 March.\n- a list of the trays\n",
+  );
+  expect(found.map(([kind, words, , due]) => [kind, words, due])).toEqual([
+    ["ask", "A plan of the oven.", "2026-03-20"],
+    ["ask", "a list of the trays", null],
+  ]);
+  const asked = short("A few questions from me:\n- can I bring my own sieve, it is wider\n- who sweeps, you or me\n");
+  expect(asked.map(([kind]) => kind)).toEqual(["question", "question"]);
+});
+
+test("days that are over, in which what is asked for lies, or until which something lasts are no due dates", () => {
+  const due = (text: string) => short(text).map(([kind, , , day]) => [kind, day]);
+  expect(due("Please send the papers of all bakers who came after 1 June 2025.")).toEqual([["ask", null]]);
+  expect(due("Please let me have two dates in the week of 20 April.")).toEqual([["ask", null]]);
+  expect(due("The new oven comes on Monday. Until then please use the old one.")).toContainEqual(["ask", null]);
+  expect(due("The first bill has to be here before the year end on 31 March.")).toEqual([["ask", "2026-03-31"]]);
+  expect(due("We will try again between 12.00 and 14.00.")).toEqual([["promise", "2026-03-04"]]);
+});
+
+test("how urgent the whole matter is holds for all that is asked, wherever it is said; what cannot wait longer is not urgent", () => {
+  const asks = "Could you weigh the sacks?\n\nPlease also sweep the yard. The oven is broken.\n\n";
+  const priorities = (text: string) => short(text).map(([kind, , , , priority]) => [kind, priority]);
+  expect(priorities(`${asks}The matter is not pressing, any day will do.`)).toEqual([
+    ["ask", "low"],
+    ["ask", "low"],
+    ["trouble", "normal"],
+  ]);
+  expect(priorities("Please be at the gate, the driver cannot wait more than ten minutes.")).toEqual([
+    ["ask", "normal"],
+  ]);
+});
+
+test("what stands behind an apology counts, a colleague who is at it has it, and everybody is nobody", () => {
+  expect(short("I am sorry to trouble you with this but the bill is twice what you quoted.")).toEqual([
+    ["trouble", "the bill is twice what you quoted.", null, null, "normal"],
+  ]);
+  expect(short("Ben is changing the bill and will send you a new one.").map(([kind, , who]) => [kind, who])).toEqual([
+    ["ask", "ben"],
+  ]);
+  expect(short("Ben: sweep the yard.\nBack to work at noon, everybody please.").at(-1)?.[2]).toBeNull();
+  expect(short("Find somebody for the oven before Friday.").map(([, , who]) => who)).toEqual(["anna"]);
+});
+
+test("what a program sends to any customer asks nothing", () => {
+  const hours = "Please note that we close at noon on Friday. Orders should be placed by Thursday.";
+  expect(short(`Dear customer,\n\n${hours}\n\nThis is an automatic message.`)).toEqual([]);
+  expect(short(`Dear Anna,\n\n${hours}`)).not.toEqual([]);
+});
+
 test("a thing on a list of what is wanted is to be sent", () => {
   const titles = (lead: string) =>
     read(`${lead}\n- a copy of the bill;\n- weigh the sacks\n`).map(({ title }) => title);

@@ -6,7 +6,13 @@ import type { Weighed } from "./weigh";
 
 const segment = { text: "The atlas is on its way.", start: 0, end: 24, block: 0, number: 0, answers: null };
 
-function toldOf(words: Partial<Record<ChangeKind, number>>, change: ChangeKind | null, isNamed: boolean, kind = "ask") {
+function toldOf(
+  words: Partial<Record<ChangeKind, number>>,
+  change: ChangeKind | null,
+  isNamed: boolean,
+  kind = "ask",
+  text = segment.text,
+) {
   const shares = CHANGES.map((one) => words[one] ?? 0);
   const ruled = change && { said: { change, due: null, owner: null, isNamed, reason: "" }, segment };
   const weighed = {
@@ -16,7 +22,7 @@ function toldOf(words: Partial<Record<ChangeKind, number>>, change: ChangeKind |
     sharesBy: () => shares,
     isShared: false,
     segment,
-    segments: [segment],
+    segments: [{ ...segment, text }],
   };
   return told({ kind } as OpenItem, ruled as Ruled | null, weighed as Weighed);
 }
@@ -32,4 +38,13 @@ test.each([
 
 test("a question is not put off, whatever the words sound like", () => {
   expect(toldOf({ moved: 0.9, done: 0.1 }, null, false, "question")).toBe("done");
+});
+
+test("what is only to come, and names no part, is no part; numbers that are hours name none", () => {
+  const half = { part: 0.6, promised: 0.4 };
+  const says = (text: string) => toldOf(half, null, false, "ask", text);
+  expect(says("He will be at the bindery by ten.")).toBe("promised");
+  expect(says("The atlas is here, the ledgers will follow.")).toBe("part");
+  expect(says("Four of them will be ready.")).toBe("part");
+  expect(says("I have packed the atlas.")).toBe("part");
 });

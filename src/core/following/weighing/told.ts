@@ -1,5 +1,6 @@
 import { CHANGES, type ChangeKind, canBecome, type OpenItem } from "../item";
 import type { Ruled } from "../said";
+import { timeOf } from "./forms";
 import type { Weighed } from "./weigh";
 
 /** How much counts what all its words say together, and what the segment says that the rules have found. */
@@ -15,6 +16,10 @@ const FOUND_ELSEWHERE = 0.7;
 /** No share is less: nothing is impossible. */
 const LEAST = 0.03;
 
+/** Words by which what is said may be of a part: numbers that are no hour, "the rest", "some", "so far". */
+const OF_A_PART =
+  /\b(?:so far|up to|most|half|only|apart from|except|bar|rest|others?|another|remaining|remainder|missing|both|first|second|third|last|still|some|few|several|part(?:s|ly)?|almost|nearly|until|draft|already|two-thirds|three-quarters|all but|more|follows?)\b|%|(?<!\b(?:by|at|before|until|till|from|around|about|after|for|on|in) )\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty|sixty|hundred|\d+)\b(?!(?:st|nd|rd|th)\b)/i;
+
 const surely = (share: number | undefined) => Math.log((share ?? 0) + LEAST);
 
 /**
@@ -26,8 +31,10 @@ export function told(item: OpenItem, ruled: Ruled | null, weighed: Weighed): Cha
   const atRules = ruled ? weighed.sharesBy(ruled.segment) : [];
   const isElsewhere = ruled !== null && !weighed.segments.includes(ruled.segment);
   const found = (ruled?.said.isNamed ? FOUND_AND_NAMED : FOUND) * (isElsewhere ? FOUND_ELSEWHERE : 1);
+  const isOfAPart = weighed.segments.some(({ text }) => !/^(?:will|is)$/.test(timeOf(text)) || OF_A_PART.test(text));
   const points = CHANGES.map((change, i) => {
     if (!canBecome(item.kind, change)) return Number.NEGATIVE_INFINITY;
+    if (change === "part" && ruled?.said.change !== "part" && !isOfAPart) return Number.NEGATIVE_INFINITY;
     const byWords = TOGETHER * surely(weighed.shares[i]);
     if (!ruled) return byWords;
     const byRules = ruled.said.change === change ? found : 0;

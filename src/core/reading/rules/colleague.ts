@@ -1,12 +1,12 @@
 import type { Clause } from "../clauses";
 import { type KindRule, namedIn } from "../kind-rule";
-import { doesAsNoted } from "../noted";
+import { doesAsNoted, goesOnToDo } from "../noted";
 
 /** What a note is about, before the name of who does it: "Flat 7: Emeka rings". */
 const HEAD = /^[^:]{2,40}:\s$/;
 
 const DAY =
-  /\b(?:by|on|until|before) (?:the |\d|mon|tues|wednes|thurs|fri|satur|sun|tomorrow)|\b(?:today|tomorrow|tonight)\b/i;
+  /\b(?:by|on|until|before) (?:the |\d|mon|tues|wednes|thurs|fri|satur|sun|tomorrow)|\bby (?:noon|midday|lunch|half past|quarter|\d)|\b(?:today|tomorrow|tonight|now|at once)\b/i;
 
 const PROMISED_BY =
   /\b(?:promised|was going to|was supposed to|said (?:he|she|they) (?:would|['’]d)|offered to|agreed to|owes? (?:me|us|them))\b/i;
@@ -19,6 +19,7 @@ function isAboutColleague(clause: Clause, others: readonly { at: number; end: nu
       ((name.at === 0 || HEAD.test(clause.text.slice(0, name.at))) &&
         doesAsNoted(clause.text.slice(name.end)) &&
         (clause.isListItem || DAY.test(clause.text))) ||
+      (name.at === 0 && goesOnToDo(clause.text.slice(name.end))) ||
       /\b(?:could|can|would|will)\s+$/i.test(clause.text.slice(0, name.at)) ||
       /^[,:]?\s+(?:will|shall|is going to|is to|can|could|would|please|has to|has been asked to|is asked to|must not|must|should|needs to|to)\b(?! (?:be (?:away|out|off|back|there|here|in)|know|love|like))/i.test(
         clause.text.slice(name.end),

@@ -20,6 +20,10 @@ const DUTY_TO_THING = new RegExp(
 /** "The delivery you'd have to give to others". */
 const YOU_WOULD_HAVE = /\byou(?:['’]d|['’]ll| would| will) (?:have|need) to (?!wait and|admit|be\b|say\b)\w+/i;
 
+/** "The ramp wants looking at", "the lock could do with oiling". */
+const WANTS_DOING =
+  /\b(?:wants?|needs?|could do with|requires?) (?:a bit of |some |urgent |proper )?(?:looking at|looking into|looking over|seeing to|sorting|fixing|mending|repairing|replacing|cleaning|checking|tightening|signing|returning|attention|oiling|emptying|renewing|updating)\b/i;
+
 /** "Under no circumstances may the case be opened." */
 const ON_NO_ACCOUNT =
   /\b(?:under no circumstances|on no account|in no (?:case|event)|at no time) (?:may|must|should|can|is|are|shall|let|open|use|leave|do)\b/i;
@@ -36,7 +40,8 @@ export const duty: KindRule = {
     const bare = bareClause(text);
     if (HAD_BETTER.test(bare) || ON_NO_ACCOUNT.test(bare)) return "ask";
     if (isNoAsk(text, bare) || /^(?:nothing|nobody|no one|none)\b/i.test(bare)) return null;
-    const found = DUTY_OF_SOMEBODY.exec(bare) ?? DUTY_TO_THING.exec(bare) ?? YOU_WOULD_HAVE.exec(bare);
+    const found =
+      DUTY_OF_SOMEBODY.exec(bare) ?? DUTY_TO_THING.exec(bare) ?? WANTS_DOING.exec(bare) ?? YOU_WOULD_HAVE.exec(bare);
     return found && isPutToSomebody(bare, found.index) ? "ask" : null;
   },
 };

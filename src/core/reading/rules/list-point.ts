@@ -2,7 +2,7 @@ import type { KindRule } from "../kind-rule";
 import { isPolite } from "../polite-words";
 
 const ASKING_LEAD =
-  /\b(?:please|could|can|would|need|require|send|asks?|action|to do|(?:is|are) to be|requested|asked|lack|lacking|missing|wanted|outstanding|still)\b/i;
+  /\b(?:please|kindly|furnish|provide|supply|submit|could|can|would|need|require|send|asks?|action|to do|(?:is|are) to be|requested|asked|lack|lacking|missing|wanted|outstanding|still)\b/i;
 
 /** The points of a list that is led into by an ask: "Could you please:", "You are requested". */
 export const listPoint: KindRule = {

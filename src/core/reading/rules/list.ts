@@ -17,6 +17,7 @@ import { listPoint } from "./list-point";
 import { meansLack } from "./means-lack";
 import { namedBehind } from "./named-behind";
 import { need } from "./need";
+import { notAsAgreed } from "./not-as-agreed";
 import { nothing } from "./nothing";
 import { nothingListed } from "./nothing-listed";
 import { offered } from "./offered";
@@ -29,6 +30,7 @@ import { please } from "./please";
 import { polite } from "./polite";
 import { promise } from "./promise";
 import { question } from "./question";
+import { questionPoint } from "./question-point";
 import { reminder } from "./reminder";
 import { suggested } from "./suggested";
 import { tableRow } from "./table-row";
@@ -55,6 +57,7 @@ export const KIND_RULES: readonly KindRule[] = [
   forSomebody,
   givenTo,
   namedBehind,
+  questionPoint, // before other points: they are announced as questions
   listPoint,
   troublesListed,
   polite, // an ask put as a question is an ask
@@ -80,6 +83,7 @@ export const KIND_RULES: readonly KindRule[] = [
   withRegret,
   goodwill, // before others who are unhappy, as goodsHarmed before other damage: plainer, so they count for more
   damage,
+  notAsAgreed,
   amiss,
   behind,
   unhappy,

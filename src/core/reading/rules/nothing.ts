@@ -19,7 +19,7 @@ const OPEN_DOOR =
   /^(?:please )?do (?:(?:call|ring|write|ask|say|shout|get in touch)(?=\s*(?:[.,!]|$|me\b|us\b|to (?:me|us)\b|if\b|should\b|when|any|at any|with (?:me|us|any)))|let (?:me|us) know(?! whether| which| what| when| how| who)|not hesitate)\b|\b(?:have|need|want) to (?:ask|check with|speak (?:to|with)|talk (?:to|with)|consult) .{1,40} first\b|\bneeds (?:until|till)\b|^please (?:see|find) (?:[\w'’-]+ ){0,4}(?:attached|enclosed)\b/i;
 
 const ADVERT =
-  /\b(?:(?:reply|answer|write|type|respond) (?:your \w+ )?above this line|unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|copyright (?:\(c\) )?\d{4}|terms and conditions)\b/i;
+  /\b(?:(?:reply|answer|write|type|respond) (?:your \w+ )?above this line|unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|how did we do\b|(?:please )?rate (?:our|your|us|this|the) (?:support|service|visit|experience|stay|purchase|order|answer)|leave (?:us )?a review|take (?:our|a|this) (?:\w+ )?survey|the ticket will be re-?opened|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|copyright (?:\(c\) )?\d{4}|terms and conditions)\b/i;
 
 /** Turns that have the form of an order or a duty, and ask nothing. */
 const IDIOM =
@@ -55,6 +55,31 @@ const GIVEN =
 const LASTS =
   /^(?!i\b|we\b|you\b)(?:[\p{L}-]+ ){1,4}takes? (?:about |around |roughly |up to |at least )?(?:\d+|a|an|one|two|three|four|five|six|ten|half an?)(?:(?:-| to | or )(?:\d+|two|three|four|five|six|ten))? (?:working )?(?:minutes?|hours?|days?|weeks?|months?|mornings?|nights?)(?: (?:to \p{L}+|as a rule|by (?:road|sea|rail|air|post)|on average))*[.!]?$/iu;
 
+/** "A missed visit costs £18": what is so in general. */
+const COSTS = /^(?:an?|each|every) (?:[\p{L}-]+ ){1,5}costs? (?:an? (?:extra|fee)|extra|(?:about |around )?[£€$\d])/iu;
+
+/** "The last two runs passed without a hitch", "she fell ill and was replaced by her sister": all is well, or has been put right. */
+const GOES_WELL =
+  /\bwithout (?:a|any|the slightest) (?:hitch|hiccup|snag|incident|bother)\b|\b(?:in|of) no (?:bother|trouble|danger)\b|\bno (?:bother|trouble|problem) at all\b|\band (?:will be|has been|was|is being) replaced by\b/i;
+
+/** "Personally I'd go for the second": an opinion. */
+const OPINION =
+  /^(?:(?:personally|if you ask me|for my part|myself|to my mind),? )?(?:i(?:['’]d| would) (?:say|let|go for|opt for|plump for|vote for|be inclined|guess|imagine)|my (?:own )?(?:vote|money|choice) (?:is|would be|goes))\b(?!.*\b(?:please|could you|can you)\b)/i;
+
+/** "Come by for a pint if you're ever down this way": nobody waits for it. */
+const IF_EVER = /\bif you(?:['’]re| are| should| do)? (?:ever|happen to)\b(?!.*\b(?:please|let (?:me|us) know)\b)/i;
+
+/** "If it comes later we cannot keep the week": what happens otherwise. */
+const OTHERWISE =
+  /^(?:(?:and|but) )?(?:if|unless|should)\b[^?]*\b(?:i|we) (?:can ?not|can['’]t|could(?: not|n['’]t)|will not|won['’]t) (?!.*\bplease\b)/i;
+
+/** "Our photographer could come out on Wednesday or Thursday": an offer of days. */
+const COULD_COME =
+  /^(?:our|my|the|his|her) (?:[\p{L}-]+ ){1,3}(?:could|might|would be able to) (?:come|call|be there|do it|drop by|pop)\b/iu;
+
+/** "I would have to stop the feeding": what would be, in another case. */
+const WOULD_HAVE_TO = /\b(?:i|we)(?:['’]d| would) have to (?!(?:know|have|see|get|hear|receive|insist|ask)\b)/i;
+
 /** Courtesy, releases, offers and adverts, which look like asks and are none. Stands first, so that no later rule takes them. */
 export const nothing: KindRule = {
   name: "courtesy, a release or an advert",
@@ -69,6 +94,16 @@ export const nothing: KindRule = {
       WHEN_FREE.test(text) ||
       WHEREABOUTS.test(text) ||
       OWN_DUTY.test(text)
+    )
+      return "nothing";
+    if (
+      COSTS.test(text) ||
+      GOES_WELL.test(text) ||
+      OPINION.test(text) ||
+      IF_EVER.test(text) ||
+      OTHERWISE.test(text) ||
+      COULD_COME.test(text) ||
+      (WOULD_HAVE_TO.test(text) && !/\?$/.test(text))
     )
       return "nothing";
     if (ADVERT.test(text) || OPEN_DOOR.test(text) || IDIOM.test(text)) return "nothing";

@@ -15,6 +15,11 @@ export const polite: KindRule = {
     const bare = bareClause(text);
     if (IF_SOMEBODY.test(bare) && !/^if you (?:could|would) (?:like|prefer|rather)/i.test(bare)) return "ask";
     if (IF_SOMEBODY.test(text)) return "ask";
+    // "Can they still be used, or shall we fetch new ones?" leaves a choice.
+    if (/\bor (?:shall|should|do|must|can) (?:i|we)\b[^?]*\?$/i.test(bare)) return null;
+    // "One thing would help: was it filled by the same man?": what stands behind the colon is asked.
+    if (/: (?:is|are|was|were|do|does|did|has|have|when|where|which|who|what|how|why)\b[^:]*\?$/i.test(text))
+      return null;
     // "How soon can you start?" wants an answer.
     if (
       /^(?:(?:on|at|in|by|from|for|to|with|until) )?(?:how|when|where|what|which|who|whom|why)\b/i.test(bare) &&

@@ -25,6 +25,10 @@ function kindOf(sentence: string): SlipKind | null {
 const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ask: [
     "Please varnish the tiller again.",
+    "The capstan wants looking at.",
+    "We still await the second survey.",
+    "We hope for your answer by Friday.",
+    "Rosa is stripping the hull and will oil it on Monday.",
     "Can u try him?",
     "Whoever is in the yard first: salt the ramp.",
     "I expect somebody here before noon.",
@@ -67,6 +71,9 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "I take the liberty of reminding you of the survey.",
   ],
   question: [
+    "One thing would help: was she painted twice?",
+    "Can the old rope still be used, or shall we buy a new one?",
+    "We would like to know now if she may race.",
     "Would you accept one delivery or do you want them apart?",
     "The head also wants to know how loud it will be.",
     "When does the tide turn?",
@@ -86,6 +93,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Are the batteries charged?",
   ],
   promise: [
+    "The spare goes on the boat tonight and is with you tomorrow.",
+    "The survey report goes to the owners as soon as it is signed.",
     "Payment will be made within two weeks of the survey.",
     "I'll fill in the attached form by Friday.",
     "I'll bring the spare anchor tomorrow.",
@@ -108,6 +117,11 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The bill follows.",
   ],
   trouble: [
+    "The bill is three times what the yard quoted.",
+    "The sails were not collected on Monday.",
+    "The driver found the yard locked.",
+    "The ketch can't sail tomorrow.",
+    "This figure must be wrong.",
     "Missing from the last parcel were two shackles.",
     "He was meant to come at nine and arrived at noon.",
     "Your man left after ten minutes without repairing anything.",
@@ -136,6 +150,16 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The buyer of the ketch is not at all amused.",
   ],
   nothing: [
+    "A missed launch costs £180.",
+    "The last two trials passed without a hitch.",
+    "Personally I'd go for the blue one.",
+    "Drop in for tea if you're ever in the harbour.",
+    "If she comes later we cannot keep the berth.",
+    "Our diver could come on Tuesday or Wednesday.",
+    "In that case I would have to stop the work.",
+    "Rate our service with one click.",
+    "The skipper has the flu and will be replaced by Mr Beck.",
+    "Nobody will lose their berth.",
     "The keel needs a few more days.",
     "I need until Monday to copy the plans.",
     "For the sails we need the weekend.",

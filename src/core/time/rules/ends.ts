@@ -17,9 +17,9 @@ export const endOfQuarter: DateRule = {
   },
 };
 
-/** "end of the year", "year end". */
+/** "end of the year", "year end"; "the year end on 31 March" says itself when that is. */
 export const endOfYear: DateRule = {
   name: "end of the year",
-  pattern: /\b(?:(?:the )?end of (?:the |this )?year|year[- ]end)\b/gi,
+  pattern: /\b(?:(?:the )?end of (?:the |this )?year|year[- ]end)\b(?! (?:on|of) (?:the )?\d)/gi,
   read: (_words, ground) => endOf(`${ground.day.slice(0, 4)}-12-31`, ground),
 };

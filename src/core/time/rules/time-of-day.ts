@@ -37,7 +37,7 @@ function fromSpoken(match: RegExpExecArray): string {
 }
 
 const CLOCK =
-  /\b(?:at |by |before |from |until |till )?(\d{1,2})(?:[:.](\d{2}))?\s?(am|pm|a\.m\.|p\.m\.|o['’]?clock|h\b|hrs\b)?(?![\w%/]|[.,]\d|-\d)/gi;
+  /\b(?:at |by |before |from |until |till |between )?(\d{1,2})(?:[:.](\d{2}))?\s?(am|pm|a\.m\.|p\.m\.|o['’]?clock|h\b|hrs\b)?(?![\w%/]|[.,]\d|-\d)/gi;
 
 function pad(value: number): string {
   return String(value).padStart(2, "0");
@@ -46,7 +46,7 @@ function pad(value: number): string {
 function fromClock(match: RegExpExecArray): string | null {
   const [, hourText, minuteText, mark] = match;
   // A bare number is no time; "14:00", "2 pm", "10 o'clock" are. A point for a colon needs "at" or a mark ("at 14.30").
-  if (!mark && !match[0].includes(":") && !(minuteText && /^(?:at|by|before|from|until|till) /i.test(match[0])))
+  if (!mark && !match[0].includes(":") && !(minuteText && /^(?:at|by|before|from|until|till|between) /i.test(match[0])))
     return null;
   let hour = Number(hourText);
   const minute = Number(minuteText ?? 0);
