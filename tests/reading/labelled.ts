@@ -83,27 +83,9 @@ export const LETTER_SETS = [
   "cc",
   "dd",
   "ee",
+  "ff",
 ] as const;
 export type LetterSet = (typeof LETTER_SETS)[number];
-
-/** Sets that are letters of a house of their own, with people of its own. */
-const OWN_HOUSES: readonly LetterSet[] = [
-  "q",
-  "r",
-  "s",
-  "t",
-  "u",
-  "v",
-  "w",
-  "x",
-  "y",
-  "z",
-  "aa",
-  "bb",
-  "cc",
-  "dd",
-  "ee",
-];
 
 /** The sets from which nothing is learnt, and for which nothing is mended: they say what strangers' letters can expect. */
 export const UNLEARNT_SETS: readonly LetterSet[] = ["o", "p", "bb"];
@@ -135,7 +117,9 @@ export async function letterOf(head: string, text: string, people = PEOPLE): Pro
 /** The labelled letters of a set, in its order. */
 export async function labelledLetters(set: LetterSet): Promise<LabelledLetter[]> {
   const [, ...pieces] = fs.readFileSync(path.join(folder, `${set}.txt`), "utf8").split("=====\n");
-  const people = OWN_HOUSES.includes(set) ? peopleOf(`people-${set}.json`) : PEOPLE;
+  // Some sets are letters of a house of their own, with people of its own.
+  const own = `people-${set}.json`;
+  const people = fs.existsSync(path.join(folder, own)) ? peopleOf(own) : PEOPLE;
   const letters: LabelledLetter[] = [];
   for (const [i, piece] of pieces.entries()) {
     const [head, ...lines] = piece.split("\n");

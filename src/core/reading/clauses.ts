@@ -314,6 +314,8 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
         if (flat.length < shortest || isSalutation(flat)) continue;
         const leadsIn =
           flat.endsWith(":") ||
+          // "The following is required within 28 days." above a list.
+          (/\b(?:the )?following\b/i.test(flat) && sentence.end >= piece.end && pieces[i + 1]?.isListItem === true) ||
           (!/[.?!,]$/.test(flat) &&
             sentence.end >= piece.end &&
             pieces[i + 1]?.isListItem &&

@@ -41,7 +41,7 @@ const AT_THE_LATEST = /^,? at the (?:very )?latest\b/i;
 
 /** "Two dates in the week of 26 April": what is asked for lies then. */
 const DAYS_IN =
-  /\b(?:dates?|days?|slots?|times?|appointments?|mornings?|afternoons?)\b[^,;.]{0,20}\b(?:in|for|during|within|of)\s+(?:the\s+)?(?:week\s+(?:of|beginning|commencing|from)\s+)?(?:the\s+)?$/i;
+  /\b(?:dates?|days?|slots?|times?|appointments?|mornings?|afternoons?)\b[^,;.]{0,20}\b(?:in|for|during|of)\s+(?:the\s+)?(?:week\s+(?:of|beginning|commencing|from)\s+)?(?:the\s+)?$/i;
 
 /** Where a sentence goes on with what happens otherwise, or why it is asked. */
 const WHAT_FOLLOWS = /[,;]? (?:otherwise|or else|because|so that|in order that)\b/i;
@@ -90,7 +90,14 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
     // "Send it today, otherwise the tower will not stand on Monday": what happens else, or why.
     const behind = WHAT_FOLLOWS.exec(text);
     if (behind && date.start > behind.index && dates.some(({ start }) => start < behind.index)) return false;
-    if (DAYS_IN.test(/^(?:in|for|during|within) /i.test(date.words) ? `${lead}in ` : lead)) return false;
+    if (
+      DAYS_IN.test(
+        /^(?:in|for|during) (?!(?:an?|one|two|three|four|five|six|seven|eight|ten|\d+)\b)/i.test(date.words)
+          ? `${lead}in `
+          : lead,
+      )
+    )
+      return false;
     // "Ask whether Wednesday suits them": the day is what is asked about.
     if (/\b(?:whether|if|why|how)\s+(?:the\s+)?$/i.test(lead)) return false;
     // "Half of Thursday's order": the day is the order's, unless it is to be there by then.

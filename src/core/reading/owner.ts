@@ -62,7 +62,7 @@ const ADDRESSED_ON =
 
 /** Said of whoever it may be, even where a name was called before. */
 const ANYBODY =
-  /(?:^(?:(?:and|but|so|then|also|please)[\s,]+)*|\b(?:could|can|would|will|should|has|is|does)\s+)(?:someone|somebody|anyone|anybody|whoever|everyone|everybody|the person|the one)\b|\b(?:one|any|all|each|both|who|which|how many|some|none) of you\b|\b(?:everybody|everyone|all of you),? please\b|\bplease,? (?:everybody|everyone)\b/i;
+  /(?:^(?:(?:and|but|so|then|also|please)[\s,]+)*|\b(?:could|can|would|will|should|has|is|does)\s+)(?:someone|somebody|anyone|anybody|whoever|everyone|everybody|the person)\b|\b(?:could|can|would|will|should) the one\b|\b(?:one|any|all|each|both|who|which|how many|some|none) of you\b|\b(?:everybody|everyone|all of you),? please\b|\bplease,? (?:everybody|everyone)\b/i;
 
 /** "Gus wants a third up front, you'd have to approve that": he is not the one who acts. */
 const WANTS =

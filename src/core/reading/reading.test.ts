@@ -259,6 +259,8 @@ test("a point of several sentences is one item, with the day that its last one n
     ["ask", "A plan of the oven.", "2026-03-20"],
     ["ask", "a list of the trays", null],
   ]);
+  const required = "The following steps are required within 28 days of this letter.\n\n1. The door has to be mended.\n";
+  expect(short(required).map(([kind, , , due]) => [kind, due])).toEqual([["ask", "2026-04-01"]]);
   const asked = short("A few questions from me:\n- can I bring my own sieve, it is wider\n- who sweeps, you or me\n");
   expect(asked.map(([kind]) => kind)).toEqual(["question", "question"]);
 });
@@ -266,6 +268,7 @@ test("a point of several sentences is one item, with the day that its last one n
 test("days that are over, in which what is asked for lies, or until which something lasts are no due dates", () => {
   const due = (text: string) => short(text).map(([kind, , , day]) => [kind, day]);
   expect(due("Please send the papers of all bakers who came after 1 June 2025.")).toEqual([["ask", null]]);
+  expect(due("Please let me have a date within seven days.")).toEqual([["ask", "2026-03-11"]]);
   expect(due("Please let me have two dates in the week of 20 April.")).toEqual([["ask", null]]);
   expect(due("The new oven comes on Monday. Until then please use the old one.")).toContainEqual(["ask", null]);
   expect(due("The first bill has to be here before the year end on 31 March.")).toEqual([["ask", "2026-03-31"]]);

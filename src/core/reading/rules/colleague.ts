@@ -1,6 +1,7 @@
 import type { Clause } from "../clauses";
 import { type KindRule, namedIn } from "../kind-rule";
 import { doesAsNoted, goesOnToDo } from "../noted";
+import { asksWhetherTheyCan } from "../polite-words";
 
 /** What a note is about, before the name of who does it: "Flat 7: Emeka rings". */
 const HEAD = /^[^:]{2,40}:\s$/;
@@ -34,7 +35,7 @@ export const colleague: KindRule = {
   isCertain: true,
   find(clause, ground) {
     const others = namedIn(clause.text, ground.people.team).filter(({ person }) => person.id !== ground.writer?.id);
-    if (others.length === 0 || /\bif\b/i.test(clause.text.slice(0, 3))) return null;
+    if (others.length === 0 || asksWhetherTheyCan(clause.text) || /\bif\b/i.test(clause.text.slice(0, 3))) return null;
     return PROMISED_BY.test(clause.text) || isAboutColleague(clause, others) ? "ask" : null;
   },
 };

@@ -24,6 +24,10 @@ const YOU_WOULD_HAVE = /\byou(?:['’]d|['’]ll| would| will) (?:have|need) to 
 const WANTS_DOING =
   /\b(?:wants?|needs?|could do with|requires?) (?:a bit of |some |urgent |proper )?(?:looking at|looking into|looking over|seeing to|sorting|fixing|mending|repairing|replacing|cleaning|checking|tightening|signing|returning|attention|oiling|emptying|renewing|updating)\b/i;
 
+/** "The swords have to be rubber": what a thing has to be. */
+const HAS_TO_BE =
+  /^(?:the|all|both|your|our|these|those) (?:[\p{L}-]+ ){1,4}(?:has|have) to be (?!able|said|in|at|a\b|an\b|the\b|there|here|careful|seen|fun)[\p{L}-]+/iu;
+
 /** "Under no circumstances may the case be opened." */
 const ON_NO_ACCOUNT =
   /\b(?:under no circumstances|on no account|in no (?:case|event)|at no time) (?:may|must|should|can|is|are|shall|let|open|use|leave|do)\b/i;
@@ -41,7 +45,11 @@ export const duty: KindRule = {
     if (HAD_BETTER.test(bare) || ON_NO_ACCOUNT.test(bare)) return "ask";
     if (isNoAsk(text, bare) || /^(?:nothing|nobody|no one|none)\b/i.test(bare)) return null;
     const found =
-      DUTY_OF_SOMEBODY.exec(bare) ?? DUTY_TO_THING.exec(bare) ?? WANTS_DOING.exec(bare) ?? YOU_WOULD_HAVE.exec(bare);
+      DUTY_OF_SOMEBODY.exec(bare) ??
+      DUTY_TO_THING.exec(bare) ??
+      WANTS_DOING.exec(bare) ??
+      HAS_TO_BE.exec(bare) ??
+      YOU_WOULD_HAVE.exec(bare);
     return found && isPutToSomebody(bare, found.index) ? "ask" : null;
   },
 };

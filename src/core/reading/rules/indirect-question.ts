@@ -5,7 +5,7 @@ const INDIRECT =
   /\b(?:i|we)(?:['’]m| am| was| were|['’]re| are|['’]d| would| should)?(?: just| also| still| only)? ?(?:wonder(?:ing|ed)?|like to know(?: now| already| soon)?|love to know|keen to know|curious|not sure) (?:if|whether|what|when|which|who|where|how|why)\b|\b(?:i|we)['’]d (?:like|love) to (?:know|hear)\b|^any (?:news|word|idea|update|progress)\b/i;
 /** "The head also wants to know how loud it will be": somebody else's question. */
 const OF_OTHERS =
-  /^(?:(?:and|but|also) )?(?:the |my |our |your )?[\p{L} ]{2,30}? (?:also |still )?(?:wants?|would like|needs?|is keen|are keen) to know (?:if|whether|what|when|which|who|where|how|why)\b|^(?:(?:and|but|also) )?(?:the |my |our )?[\p{L} ]{2,30}? (?:also |is |are )?(?:asks?|asking|wonders?|wondering) (?:if|whether|what|when|which|where|how|why)\b/iu;
+  /^(?:(?:and|but|also) )?(?:the |my |our |your )?[\p{L} ]{2,30}? (?:also |still )?(?:wants?|would like|needs?|is keen|are keen) to know (?:if|whether|what|when|which|who|where|how|why)\b|^(?:(?:and|but|also) )?(?:the |my |our )?[\p{L} ]{2,30}? (?:also |is |are )?(?:asks?|asking|wonders?|wondering) (?:if|whether|what|when|which|where|how|why)\b|^(?:(?:and|but|also|now),? )?(?:he|she|they)(?:['’]s| is|['’]re| are)(?: now| also)? (?:asking|wondering) (?:if|whether|what|when|which|where|how|why)\b/iu;
 
 /** "what did the hospital say": a question of somebody who leaves out the mark. */
 const UNMARKED =

@@ -20,6 +20,10 @@ const NEED_ALONE =
 /** "Your signature on the holiday form": what only the reader can give. */
 const YOURS_ALONE =
   /^your (?:signature|approval|ok|okay|answer|reply|comments?|thoughts|decision|confirmation|consent|blessing|vote) (?:on|for|to|about|by|before)\b/i;
+/** "He would, however, like one of the bottles": who writes asks for somebody else. */
+const OTHERS_WOULD_LIKE =
+  /^(?:(?:and|but|also) )?(?:he|she|they|the \p{L}+|my \p{L}+|our \p{L}+|\p{Lu}\p{L}+)(?: would|['’]d),?(?: however| though| also| very much| really),? like (?:an?|one|two|three|the|some|your|to have|to receive)\b|^(?:(?:and|but|also) )?(?:he|she|they|the \p{L}+|my \p{L}+|our \p{L}+|\p{Lu}\p{L}+)(?: would|['’]d) like (?:to have|to receive|one of|a copy|a list|a word|an answer|your) /iu;
+
 const NEED =
   /\b(?:i|we)(?: still| now| yet| also)* await\b(?! (?:you|to see)\b)|\b(?:i|we)(?: still| also| now)* lack\b|\b(?:we|i)(?:['’]ll| will| still| also| really| do| would| urgently| just| now| both| all)* (?:need|require|want)\b(?! (?:neither|no|none|nothing|not)\b| to (?:say|thank|let you know|add|apologise|stress|mention|tell you)|(?<=\bi\b.{0,30}) to\b(?! (?:have|know|get|see|hear|receive)))|\b(?:i|we)(?:['’]d| would|['’]ll| will| shall| must) (?:have|need) to (?:hear|know|have|see|get)\b|\b(?:i|we) (?:should|ought to) know (?:when|where|how|what|whether|if|who|which)\b|\b(?:i|we) must have (?:your|the|it|them|a|an|all)\b|\b(?:i|we)(?:['’]d| would| should| shall)(?: also| still| really| just)? need\b|\b(?:i|we)(?:['’]d| would) be (?:glad|happy|grateful|pleased|delighted) to (?:have|get|see|receive|hear|know)\b|\b(?:i|we)(?:['’]d| would)(?: also| really)? (?:like|love|want|prefer|appreciate)\b(?! to (?:know|thank|say|hear from|invite|add|apologise|point out|see how|congratulate))|\b(?:is|are) (?:still )?(?:needed|required|wanted|outstanding|due)\b|\b(?:still|now) (?:waiting|missing)\b|\bwe(?:['’]re| are)(?: still)? (?:waiting|missing|short of) (?:for|on|your|the)?|\bi(?:['’]m| am) (?:still )?(?:waiting|missing) |\bthere(?:['’]s| is| are) still .{3,60} (?:to do|to come|missing)\b/i;
 
@@ -36,7 +40,8 @@ export const need: KindRule = {
       EXPECTED.test(bare) ||
       NEED_ALONE.test(bare) ||
       YOURS_ALONE.test(bare) ||
-      WORD_FROM_YOU.test(bare)
+      WORD_FROM_YOU.test(bare) ||
+      OTHERS_WOULD_LIKE.test(bare)
     )
       return "ask";
     const found = NEED.exec(bare);

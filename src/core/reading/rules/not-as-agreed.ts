@@ -8,6 +8,7 @@ const TURNS = phrases(`
   (?:is|are|was|were)(?:n't| not) (?:at all )?(?:what|the (?:one|ones|size|colour|model|version|amount|price)) (?:that )?(?:i|we|was|were|they|you|he|she) (?:\\p{L}+ )?(?:ordered|agreed|asked|wanted|expected|quoted|promised|booked|chose|chosen|signed)
   (?:was|were|has been|have been)(?:n't| not) (?:collected|picked up|fetched|delivered|installed|fitted|cleaned|credited|passed on|carried out|put right|switched on|connected)(?! (?:yet\\?|until|before|for|because|since))
   (?:can't|cannot|can not|won't|will not)(?<!\\b(?:i|we|you|they|he|she|who|that|it)(?: (?:still|really|also|just|simply))? (?:can't|cannot|can not|won't|will not)) (?:sail|run|fly|open|start|go ahead|take place|leave|be used|operate|depart|be delivered|be finished|be opened)
+  never (?:quite |really )?\\p{L}+ (?:properly|right|correctly|fully)
   found the (?:gates?|doors?|office|shop|yard|building|entrance|school|hall) (?:locked|closed|shut|in darkness)
   (?:(?:this|that|these|the|your|our)(?: \\p{L}+)?|it|which|something) (?:must|can only) be (?:wrong|a mistake|an error)
 `);

@@ -22,7 +22,8 @@ export const order: KindRule = {
   says: "ask",
   find({ text }) {
     const bare = bareClause(text);
-    if (isNoAsk(text, bare)) return null;
+    // "Invoice to follow." is no order to invoice.
+    if (isNoAsk(text, bare) || /^[\w -]{3,40} to follow[.!]?$/i.test(bare)) return null;
     if (isImperative(bare)) return "ask";
     // "For safety's sake, wear a helmet": what stands before the comma only says why or where.
     const led = PHRASE_FIRST.exec(bare) ?? IF_FIRST.exec(bare);

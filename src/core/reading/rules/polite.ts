@@ -1,6 +1,6 @@
 import { bareClause } from "../bare-clause";
 import type { KindRule } from "../kind-rule";
-import { isPolite } from "../polite-words";
+import { asksWhetherTheyCan, isPolite } from "../polite-words";
 
 /** "If Ruben would bake with it, …" */
 const IF_SOMEBODY = /^if (?:\p{Lu}\p{L}+|somebody|someone|one of you|you) (?:could|would|might)\b/iu;
@@ -15,6 +15,7 @@ export const polite: KindRule = {
     const bare = bareClause(text);
     if (IF_SOMEBODY.test(bare) && !/^if you (?:could|would) (?:like|prefer|rather)/i.test(bare)) return "ask";
     if (IF_SOMEBODY.test(text)) return "ask";
+    if (asksWhetherTheyCan(text)) return null;
     // "Can they still be used, or shall we fetch new ones?" leaves a choice.
     if (/\bor (?:shall|should|do|must|can) (?:i|we)\b[^?]*\?$/i.test(bare)) return null;
     // "One thing would help: was it filled by the same man?": what stands behind the colon is asked.

@@ -25,6 +25,10 @@ function kindOf(sentence: string): SlipKind | null {
 const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ask: [
     "Please varnish the tiller again.",
+    "And can your diver come on the 27th?",
+    "Might you persuade him to paint it?",
+    "He would, however, like one of the cleats.",
+    "The fenders have to be white.",
     "The capstan wants looking at.",
     "We still await the second survey.",
     "We hope for your answer by Friday.",
@@ -71,6 +75,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "I take the liberty of reminding you of the survey.",
   ],
   question: [
+    "Now she is asking whether it can be blue.",
+    "Piet, can you live with that?",
     "One thing would help: was she painted twice?",
     "Can the old rope still be used, or shall we buy a new one?",
     "We would like to know now if she may race.",
@@ -93,6 +99,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Are the batteries charged?",
   ],
   promise: [
+    "Invoice to follow.",
+    "So I would send the anchor on 30 September.",
     "The spare goes on the boat tonight and is with you tomorrow.",
     "The survey report goes to the owners as soon as it is signed.",
     "Payment will be made within two weeks of the survey.",
@@ -117,6 +125,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The bill follows.",
   ],
   trouble: [
+    "The resin never set properly.",
     "The bill is three times what the yard quoted.",
     "The sails were not collected on Monday.",
     "The driver found the yard locked.",
@@ -150,6 +159,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The buyer of the ketch is not at all amused.",
   ],
   nothing: [
+    "We will see.",
+    "Nobody is in trouble.",
     "A missed launch costs £180.",
     "The last two trials passed without a hitch.",
     "Personally I'd go for the blue one.",

@@ -3,7 +3,7 @@ import type { KindRule } from "../kind-rule";
 import { phrases } from "../phrases";
 
 const WHEN =
-  "(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week|weekend)|over the weekend|at the weekend|in the morning|next (?:week|month|\\p{L}+day)|(?:on|by|from|before) (?:the |\\d|\\p{L}+day)|(?:mon|tues|wednes|thurs|fri|satur|sun)day|at (?:\\d|noon|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)|first thing|in (?:a|an|one|two|three|four|five|six|\\d+) (?:minutes?|hours?|days?|weeks?))";
+  "(?:today|tonight|tomorrow|this (?:morning|afternoon|evening|week|weekend)|over the weekend|at the weekend|in the morning|next (?:week|month|\\p{L}+day)|(?:on|by|from|before) (?:the |\\d+|\\p{L}+day)|(?:mon|tues|wednes|thurs|fri|satur|sun)day|at (?:\\d+|noon|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)|first thing|in (?:a|an|one|two|three|four|five|six|\\d+) (?:minutes?|hours?|days?|weeks?))";
 
 /** Words by which somebody binds themselves or their house, beside "I will". */
 const BOUND = phrases(`
@@ -20,6 +20,7 @@ const BOUND = phrases(`
   (?:i|we)(?: will| shall|'ll)? (?:bear|cover|meet|pay for|take over) (?:the|all|any|your) (?:costs?|bill|expenses?|damage|postage|difference)
   (?:i|we) (?:pick|drop|bring|fetch|collect) (?:it|them|you|her|him)(?: up| off| round| over)? .{0,20}${WHEN}
   (?:i|we) (?:bring|send|collect|pick up|deliver|ring|call|come by|drop|post|start|print|ship|fetch|take|change|repair|replace|correct|make|do|order|pay|book|ask|tell|write|mail|check|finish|fix|put|give|talk|speak|hand|return|credit|clear|look) .{2,60} ${WHEN}
+  (?:i|we)(?: would|'d) (?:send|bring|come|deliver|ship|start|collect|fetch|post) .{2,60} ${WHEN}
   (?:it|this|that)(?:'s| is) (?:in my diary|on my list)
   i(?:'m| am) on (?:it|to it|the case)
   we(?:'re| are) on (?:it|the case)

@@ -121,7 +121,7 @@ function after(count: number, unit: string, ground: DateGround): DateReading {
 export const inSoMany: DateRule = {
   name: "in so many days",
   pattern: new RegExp(
-    `\\b(?:in|within|inside)\\s+(?:the next\\s+|about\\s+|another\\s+)?(${COUNT})\\s+(${UNITS})(?:['’]s? time)?\\b(?:\\s+(?:of|from)\\s+(?:the date of this (?:letter|mail|message|notice)|today(?:['’]s date)?|now)\\b)?(?!\\s+(?:of|after|from|following)\\b)`,
+    `\\b(?:in|within|inside)\\s+(?:the next\\s+|about\\s+|another\\s+)?(${COUNT})\\s+(${UNITS})(?:['’]s? time)?\\b(?:\\s+(?:of|from)\\s+(?:(?:the date of )?this (?:letter|e-?mail|mail|message|notice)|today(?:['’]s date)?|now)\\b)?(?!\\s+(?:of|after|from|following)\\b)`,
     "gi",
   ),
   read: (words, ground) => after(countOf(words[1]!), words[2]!, ground),
