@@ -59,6 +59,7 @@ export const CONVERSATION_SETS = [
   "conversations-y",
   "conversations-z",
   "conversations-aa",
+  "conversations-bb",
 ] as const;
 export type ConversationSet = (typeof CONVERSATION_SETS)[number];
 
@@ -70,6 +71,7 @@ export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [
   "conversations-y",
   "conversations-z",
   "conversations-aa",
+  "conversations-bb",
 ];
 
 /** Sets that only following is learnt from: with what they open, letters of real people were read no better, and a little worse. */

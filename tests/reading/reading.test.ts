@@ -83,6 +83,7 @@ describe("labelled letters", () => {
     ["conversations-v", 36, 60, 0.58],
     ["conversations-w", 34, 59, 0.75],
     // From these sets nothing is learnt.
+    ["conversations-bb", 32, 45, 0.66],
     ["conversations-o", 29, 47, 0.54],
     ["conversations-s", 20, 27, 0.7],
     ["conversations-x", 36, 57, 0.65],

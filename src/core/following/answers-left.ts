@@ -70,7 +70,8 @@ export function answerInOrder({ context, owed, slips, changes, consumed, note }:
 /** "I shall answer properly at the weekend." */
 const ANSWERS_LATER = /\b(?:will|['’]ll|shall) (?:\w+ )?(?:answer|write|reply|come back|get back|let you know)\b/i;
 
-const ASKS_A_NUMBER = /\bhow (?:many|much|long|wide|high|deep|far|heavy|big)\b|\b(?:measure|count|weigh)\b/i;
+const ASKS_A_NUMBER =
+  /\bhow (?:many|much|long|wide|high|deep|far|heavy|big)\b|\b(?:size|dimensions|measurements|head ?count|weight|number of)\b|\b(?:measure|count|weigh)\b/i;
 const A_NUMBER =
   /\b(?:\d+|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\w+teen|(?:twenty|thirty|forty|fifty|sixty|seventy|eighty|ninety)(?:-\w+)?|dozen|hundred|none|nobody)\b/i;
 

@@ -11,7 +11,12 @@ export const THANKS_ONLY =
 
 /** "Small ones, please.": an answer, though it has the word of an ask. */
 export function isAnswerWithPlease(text: string): boolean {
-  return /,?\s+please[.!]*$/i.test(text) && text.split(/\s+/).length <= 8 && !isImperative(text) && !ASKS.test(text);
+  return (
+    /,?\s+please[.!]*$|^no \p{L}+(?: \p{L}+)?,? please\b/iu.test(text) &&
+    text.split(/\s+/).length <= 8 &&
+    !isImperative(text) &&
+    !ASKS.test(text)
+  );
 }
 const ASKS = /\b(?:(?:could|can|would|will) (?:you|we|i|somebody|someone)|need|send|let|tell|by|before|until)\b/i;
 

@@ -16,6 +16,17 @@ export interface FollowContext {
   readonly sides: Sides;
 }
 
+/** "I am shocked.": it says nothing of what has become of anything. */
+const ONLY_FELT =
+  /^(?:i am|i['’]m|we are|we['’]re) (?:so |very |really |truly |quite |absolutely )?(?:shocked|appalled|mortified|horrified|embarrassed|ashamed|delighted|relieved|thrilled|moved|touched)[.!]*$|^you(?:['’]ve| have)? (?:just )?made my (?:day|week|month|year)[.!]*$/i;
+
+/** "J." or "H.P." below a letter: whoever wrote it, in initials. */
+function isSignedBy(text: string, name: string): boolean {
+  if (!/^\p{Lu}\.?(?:\s?\p{Lu}\.?){0,2}$/u.test(text)) return false;
+  const initials = [...name.matchAll(/(?<!\p{L})\p{Lu}/gu)].join("");
+  return initials.includes(text.replace(/[^\p{L}]/gu, ""));
+}
+
 /** What following a letter needs to know; null of one that changes nothing: a machine's, or one without a writer. */
 export function contextOf(
   letter: Letter,
@@ -24,10 +35,15 @@ export function contextOf(
   settings: ReadingSettings,
 ): FollowContext | null {
   if (letter.automatic || !letter.from) return null;
+  const { address } = letter.from;
+  const name =
+    letter.from.name || ([...people.team, ...people.outside].find((one) => one.address === address)?.name ?? "");
   return {
     letter,
-    writer: letter.from.address,
-    segments: segmentsOf(letter.text, letter.parts),
+    writer: address,
+    segments: segmentsOf(letter.text, letter.parts).filter(
+      ({ text }) => !isSignedBy(text, name) && !ONLY_FELT.test(text),
+    ),
     sent,
     people,
     settings: forWriter(settings, letter),

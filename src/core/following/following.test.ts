@@ -113,6 +113,30 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
     expect((await after(TWO, HUGH, "Could you also letter the spine of the atlas?")).opens).toEqual(["ask"]);
   });
 
+  test("initials below a letter answer nothing, nor does what is only felt", async () => {
+    const ONE = "Could you tell me early how many ledgers there are?";
+    expect((await after(ONE, WIL, "I am mortified.\n\nW.")).changes).toEqual([]);
+    expect((await after(ONE, WIL, "Eleven.\n\nW.T.")).changes).toEqual([[1, "done", null, null]]);
+  });
+
+  test("that nothing has come yet is a reminder, whatever day it is; who gives somebody time orders nothing", async () => {
+    expect((await after(TWO, HUGH, "No ledgers so far.")).changes).toEqual([[1, "reminded", null, null]]);
+    const friday = await after(
+      "Could you rebind the two ledgers by Friday?",
+      HUGH,
+      "It is Tuesday afternoon and I have heard nothing from you.",
+    );
+    expect([friday.opens, friday.changes]).toEqual([[], [[1, "reminded", null, null]]]);
+    const later = await after("Could you send the ledgers over this morning?", WIL, "Give him fifteen minutes.");
+    expect(later.opens).toEqual([]);
+  });
+
+  test("a figure that is asked for is answered by a figure, and a day alone with its mark is a question", async () => {
+    const size = await after("Please send me the size of the atlas.", WIL, "30 by 42 centimetres, as the old one.");
+    expect(size.changes).toEqual([[1, "done", null, null]]);
+    expect((await after(TWO, WIL, "Thursday?")).opens).toEqual(["question"]);
+  });
+
   test("a machine's answer changes nothing", async () => {
     const done = await after(TWO, WIL, "The ledgers will be with you on Friday.", "Auto-Submitted: auto-replied\r\n");
     expect([done.opens, done.changes]).toEqual([[], []]);

@@ -36,6 +36,9 @@ const MOST_WORDS_OF_A_POINTER = 2;
 /** "Bring it round tomorrow at eight": said by whoever will do it, and when. */
 const BRING_IT = /^(?:just )?bring (?:it|her|him|them|the \w+(?: \w+)?) (?:in|round|over|along|by|to us)\b/i;
 
+const GIVE_TIME =
+  /^(?:just |please |but )?(?:give|allow) (?:me|us|him|her|them) (?:until\b|(?:an?(?:other)?|one|two|three|five|ten|fifteen|twenty|thirty|half an|\d+) (?:more )?(?:minutes?|hours?|days?|weeks?|hour)\b)/i;
+
 /** "Can I have until tomorrow noon?": what is told with it is why. */
 const ASKS_FOR_TIME =
   /\b(?:can|could|may|might) (?:i|we) have (?:until|till|another|one more|a (?:day|week|few)|more time)\b|\bwould \w+day (?:do|suit|be (?:all right|ok|okay|fine|soon enough|early enough))\b|\b(?:is|would) \w+day (?:be )?(?:too late|soon enough|early enough)\b/i;
@@ -113,6 +116,8 @@ export function openedBy(
       if (question) again("done", question, null, "it is answered");
       if (questions.length > 0) continue;
     }
+    // "Give him fifteen minutes", of whoever owes something: so long it takes.
+    if (GIVE_TIME.test(quote) && open.some((item) => sides.owes(writer, item))) continue;
     if (BRING_IT.test(quote)) {
       const owed = open.filter((item) => item.kind === "ask" && item.asker === slip.owner && sides.owes(writer, item));
       if (owed.length === 1) {

@@ -11,6 +11,9 @@ const ELSEWHERE =
 /** "I have passed this on to our accounts department." */
 const FORWARDED =
   /\b(?:passed|forwarded|handed|given|sent) (?:it|this|that|them|your \w+)(?: on| over)? to (?:our|the|my|mr|mrs|ms|dr)\b/i;
+/** "As to the banner I have to ask our people": it stays with whoever asks them. */
+const ASKS_FIRST =
+  /\b(?:i|we)(?:['’]ll| will| shall| have to| must| need to| am going to| will have to) (?:just |first )?(?:ask|check with|speak to|talk to|consult)\b/i;
 const COLLEAGUE = /\b(?:my|our|a) (?:colleague|boss|bookkeeper|partner|office|workshop|\w+ department)\b/i;
 
 /** Whether a thing was given on to somebody who is named by what they are. */
@@ -38,6 +41,7 @@ export function passedTo(
   );
   for (const { person, at, end } of named)
     if (TAKES_OVER.test(text.slice(end)) || GIVEN_TO.test(text.slice(0, at))) return { person };
+  if (named.length === 0 && ASKS_FIRST.test(text)) return null;
   if (named.length === 0 && COLLEAGUE.test(text) && /\b(?:will|['’]ll|knows?|does|takes?|has)\b/i.test(text))
     return { person: null };
   if (named.length === 0 && (ELSEWHERE.test(text) || FORWARDED.test(text))) return { person: null };

@@ -48,11 +48,16 @@ export function mainClause(text: string): string {
   return main.split(/\s+/).length >= 2 ? main : text;
 }
 
+/** "The size of your stand by Thursday", "please send me your head count": what can be said in a line. */
+const WANTS_A_FIGURE =
+  /^(?:(?:and|also|please|kindly|could you|can you|would you|(?:i|we) (?:still |also )?need)[\s,]+)*(?:(?:send|give|let|tell|mail|write)(?: (?:me|us)(?: have)?)? )?(?:the|your|its|their) (?:exact |final |rough )?(?:size|dimensions|measurements|head ?count|weight|phone number|order number|postcode|number of)\b/i;
+
 /** An ask that wants words and not work: it is answered, as a question is. */
 export function wantsWords(item: OpenItem): boolean {
   return (
     item.kind === "question" ||
-    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\bfind out (?:whether|if|who|what|when|where|how|which)\b|\b(?:if|could|can|would|will) you (?:could |can |would |please |kindly )*(?:let (?:me|us) know|tell (?:me|us)|confirm)\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b/i.test(
+    WANTS_A_FIGURE.test(item.quote) ||
+    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\b(?:recommend|suggest) (?:me |us )?(?:an?|some|any)(?:body|one)?\b|\bfind out (?:whether|if|who|what|when|where|how|which)\b|\b(?:if|could|can|would|will) you (?:could |can |would |please |kindly )*(?:let (?:me|us) know|tell (?:me|us)|confirm)\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b/i.test(
       item.quote,
     )
   );

@@ -43,6 +43,9 @@ const AT_THE_LATEST = /^,? at the (?:very )?latest\b/i;
 const DAYS_IN =
   /\b(?:dates?|days?|slots?|times?|appointments?|mornings?|afternoons?)\b[^,;.]{0,20}\b(?:in|for|during|of)\s+(?:the\s+)?(?:week\s+(?:of|beginning|commencing|from)\s+)?(?:the\s+)?$/i;
 
+/** "It is Friday afternoon and I have nothing yet": what day it is. */
+const IT_IS = /\b(?:it(?:['’]s| is)|today(?:['’]s| is)) (?:already |now |nearly )?$/i;
+
 /** Where a sentence goes on with what happens otherwise, or why it is asked. */
 const WHAT_FOLLOWS = /[,;]? (?:otherwise|or else|because|so that|in order that)\b/i;
 
@@ -97,6 +100,8 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
           : lead,
       )
     )
+      return false;
+    if (IT_IS.test(lead) && /^(?: (?:morning|afternoon|evening))?(?:,| and| but|$)/i.test(text.slice(date.end)))
       return false;
     // "Ask whether Wednesday suits them": the day is what is asked about.
     if (/\b(?:whether|if|why|how)\s+(?:the\s+)?$/i.test(lead)) return false;

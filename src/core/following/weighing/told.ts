@@ -20,6 +20,8 @@ const LEAST = 0.03;
 const OF_A_PART =
   /\b(?:so far|up to|most|half|only|apart from|except|bar|rest|others?|another|remaining|remainder|missing|both|first|second|third|last|still|some|few|several|part(?:s|ly)?|almost|nearly|until|draft|already|two-thirds|three-quarters|all but|more|follows?)\b|%|(?<!\b(?:by|at|before|until|till|from|around|about|after|for|on|in) )\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty|sixty|hundred|\d+)\b(?!(?:st|nd|rd|th)\b)/i;
 
+const CANNOT = /\b(?:can(?:not|['’]t| not)|won['’]t|will not) (?!wait|say|tell|know|complain|find|see|hurt)/i;
+
 const surely = (share: number | undefined) => Math.log((share ?? 0) + LEAST);
 
 /**
@@ -32,8 +34,12 @@ export function told(item: OpenItem, ruled: Ruled | null, weighed: Weighed): Cha
   const isElsewhere = ruled !== null && !weighed.segments.includes(ruled.segment);
   const found = (ruled?.said.isNamed ? FOUND_AND_NAMED : FOUND) * (isElsewhere ? FOUND_ELSEWHERE : 1);
   const isOfAPart = weighed.segments.some(({ text }) => !/^(?:will|is)$/.test(timeOf(text)) || OF_A_PART.test(text));
+  // "The lights cannot be tested before Friday" does no work; a question may be answered so.
+  const isWork = item.kind === "ask" || item.kind === "promise";
+  const cannot = weighed.segments.every(({ text }) => CANNOT.test(text)) && ruled?.said.change !== "done";
   const points = CHANGES.map((change, i) => {
     if (!canBecome(item.kind, change)) return Number.NEGATIVE_INFINITY;
+    if (change === "done" && isWork && cannot) return Number.NEGATIVE_INFINITY;
     if (change === "part" && ruled?.said.change !== "part" && !isOfAPart) return Number.NEGATIVE_INFINITY;
     const byWords = TOGETHER * surely(weighed.shares[i]);
     if (!ruled) return byWords;

@@ -34,6 +34,9 @@ export const question: KindRule = {
     )
       return "ask";
     return bare.split(/\s+/).length >= 3 ||
+      /^(?:or |on |by )?(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day|tomorrow|today)(?: (?:morning|afternoon|evening|noon))?\?$/i.test(
+        bare,
+      ) ||
       /^(?:when|where|who|what|which|why|how|may|can|could|should|shall|will|does?|did)\b/i.test(bare)
       ? "question"
       : null;

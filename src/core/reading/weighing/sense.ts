@@ -135,7 +135,7 @@ function strongest(found: readonly string[], { weights }: WordingWeights, kind: 
  * How far what an organisation taught must set one sense of a clause apart from another: below that it shares a word or two with what
  * was taught and is not like it, and is read as everywhere.
  */
-const LIKE_TAUGHT_FROM = 0.5;
+const LIKE_TAUGHT_FROM = 0.75;
 
 /** What the wording of a clause weighs in an organisation, beside what it weighs everywhere; null where it is like nothing taught there. */
 function weighHere(clause: Clause, house: readonly NameWeights[]): number[] | null {
