@@ -11,7 +11,7 @@ const ONE_WANTED =
 
 /** "By Friday, please.", "Tuesday at the latest.": nothing but a day. */
 function isDayAlone(text: string, day: string): boolean {
-  return /^(?:\W|\b(?:and|by|until|till|before|on|the|at the (?:very )?latest|no later than|please)\b)*$/i.test(
+  return /^(?:\W|\b(?:and|by|until|till|before|on|the|at the (?:very )?latest|no later than|please|if (?:you can|possible|at all possible|that works))\b)*$/i.test(
     text.replace(day, ""),
   );
 }

@@ -222,6 +222,7 @@ test("a sentence that only says by when what was asked before it is wanted gives
     "It would be a great help to have this until Friday.",
     "I need it by Friday.",
     "By Friday, please.",
+    "By Friday, please, if you can.",
   ])
     expect([behind, days(`Could you write me what rye costs? ${behind}`)]).toEqual([
       behind,

@@ -71,7 +71,7 @@ const IF_EVER = /\bif you(?:['’]re| are| should| do)? (?:ever|happen to)\b(?!.
 
 /** "If it comes later we cannot keep the week": what happens otherwise. */
 const OTHERWISE =
-  /^(?:(?:and|but) )?(?:if|unless|should)\b[^?]*\b(?:i|we) (?:can ?not|can['’]t|could(?: not|n['’]t)|will not|won['’]t) (?!.*\bplease\b)/i;
+  /^(?:(?:and|but) )?(?:if|unless|should)\b[^?]*\b(?:i|we) (?:can ?not|can['’]t|could(?: not|n['’]t)|will not|won['’]t) (?!.*\bplease\b)|^(?:then |and )?(?:i|we) (?:can ?not|can['’]?t|won['’]?t|could(?: not|n['’]?t)) [^?]*\bif (?:it|they|that|this|the \w+) (?!.*\bplease\b)/i;
 
 /** "Our photographer could come out on Wednesday or Thursday": an offer of days. */
 const COULD_COME =
