@@ -84,6 +84,7 @@ export const LETTER_SETS = [
   "dd",
   "ee",
   "ff",
+  "gg",
 ] as const;
 export type LetterSet = (typeof LETTER_SETS)[number];
 

@@ -38,6 +38,7 @@ describe("labelled letters", () => {
     ["dd", { letters: 29, finding: 0.93, kind: 0.92, owner: 0.96, due: 0.93 }],
     ["ee", { letters: 26, finding: 0.91, kind: 0.9, owner: 0.95, due: 0.93 }],
     ["ff", { letters: 24, finding: 0.88, kind: 0.87, owner: 0.96, due: 0.95 }],
+    ["gg", { letters: 20, finding: 0.9, kind: 0.89, owner: 0.96, due: 0.93 }],
     // From this set nothing is learnt either.
     ["bb", { letters: 16, finding: 0.9, kind: 0.87, owner: 0.87, due: 0.93 }],
     ["f", { letters: 12, finding: 0.86, kind: 0.86, owner: 0.95, due: 0.93 }],

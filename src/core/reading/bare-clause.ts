@@ -1,6 +1,6 @@
 /** Words that only lead into what is said: "and", "in the meantime", "P.S.". */
 const LEAD_IN =
-  /^(?:(?:and|but|so|also|then|ok|okay|right|well|now|first(?! thing)|second|secondly|third|finally|next|otherwise|in the meantime|meanwhile|before that|after that|for now|next time|today|tomorrow|on (?:mon|tues|wednes|thurs|fri)day(?! week)|whatever (?:you do|happens|they say),|above all,?|most importantly,?|before you \w+|when you (?:can|have|get|are)[^,]*|if (?:you can|possible|not|so|it is[^,]*)|one (?:more )?thing|no (?:rush|hurry)(?: at all)?(?: (?:on|with) (?:this|that|it|these|those))?,?(?: but)?|low priority,?|p\.?s\.?)[,:.]?\s+)+/i;
+  /^(?:(?:and|but|so|also|then|ok|okay|right|well|now|first(?! thing)|second|secondly|third|finally|next|otherwise|in the meantime|meanwhile|as (?:discussed|agreed|promised|mentioned)(?=,)|before that|after that|for now|next time|today|tomorrow|on (?:mon|tues|wednes|thurs|fri)day(?! week)|whatever (?:you do|happens|they say),|above all,?|most importantly,?|before you \w+|when you (?:can|have|get|are)[^,]*|if (?:you can|possible|not|so|it is[^,]*)|one (?:more )?thing|no (?:rush|hurry)(?: at all)?(?: (?:on|with) (?:this|that|it|these|those))?,?(?: but)?|low priority,?|p\.?s\.?)[,:.]?\s+)+/i;
 
 /** "Top priority for you: …", "One more thing: …": a few words that only announce. */
 const ANNOUNCED = /^(?!\w+ (?:says?|said|asks?|asked|wrote)\b)(?:[\p{L}’'-]+[\s,]+){0,5}[\p{L}’'-]+:\s+(?=\p{L})/u;

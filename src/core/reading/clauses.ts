@@ -32,7 +32,7 @@ const ABBREVIATION =
 
 /** Places where a sentence goes on with something of its own: "…, and could you …", "; please …". */
 const CLAUSE_START =
-  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|don['’]t|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|\s+and\s+(?=(?:get|put|add|fill|return|remove|replace|collect|fetch|clean|measure|paint|write|deliver|arrange|prepare|finish|start|cancel|confirm|forward|print|invite|inform|remind|ring|send)\s)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,\s+and\s+(?=if [^,;]{3,60}, (?:please |just )?(?:tell|let|send|ring|call|ask|bring|take|give|put|use|do not|don['’]t)\b)|,?\s+and\s+(?!(?:january|february|march|april|may|june|july|august|september|october|november|december|mon|tues|wednes|thurs|fri|satur|sun))(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please(?!\s*[,.!]|$)|could you|can you|would you|(?:do not|don['’]t) (?!you|we|they|i\b|get me|know)[a-z]+ |i['’]ll|we['’]ll|i will|we will|(?:i['’]m|we['’]re) (?!\w+ing (?:that|to)\b)\w+ing|will (?!you\b|we\b|they\b|he\b|she\b|it\b|be\b|not\b|have\b)[a-zß-ÿ]+ ))|,\s+(?=\p{L}+,? (?:can|could|would|will) you )|,\s+(?=\p{L}+ (?:what|where|who|how)(?:['’]s)? )|,\s+(?=\p{L}+ [a-z]+s (?:to|the|a|an|it|them|him|her|new|all|this|that|in|on|up|out|back|for|by|there|here|round|home|along)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/iuy;
+  /(?:,|;|:|\s[-–—])?\s+(?:and|but|so|then|also)\s+(?=(?:also |then |please |kindly )*(?:could|can|would|will|please|do|don['’]t|is|are|when|what|which|who|where|how|i|we|you|let|make|tell|send|ask|check|ring|call|have|sign|mail|give|propose|suggest|come|bring|take|use|keep|hold|stop|try|find|change|move|pay|order|book)\b)|,?\s+and\s+(?=(?:the rest|the others?|the remainder)\b)|\s+and\s+(?=(?:get|put|add|fill|return|repeat|remove|replace|collect|fetch|clean|measure|paint|write|deliver|arrange|prepare|finish|start|cancel|confirm|forward|print|invite|inform|remind|ring|send)\s)|,\s+(?=(?:somebody|someone|everyone|everybody) (?:has|needs|must|should|will)\b)|,?\s+(?:and|but|while|so)\s+(?:then\s+)?(?=[a-zß-ÿ]+ (?:has to|have to|will|needs to|should|must|can you|could you|is to|please)\b)|,\s+(?:and|but)\s+(?=(?:the|your|our|his|her|their|both|all|one|two) [a-zß-ÿ -]{2,30}? (?:should|must|has to|have to|needs to|need to|will|is|are|was|were|has|have)\b)|,\s+and\s+(?=if [^,;]{3,60}, (?:please |just )?(?:tell|let|send|ring|call|ask|bring|take|give|put|use|do not|don['’]t)\b)|,?\s+and\s+(?!(?:january|february|march|april|may|june|july|august|september|october|november|december|mon|tues|wednes|thurs|fri|satur|sun))(?=[a-zß-ÿ]+[,:]\s)|,\s+(?:so|but)\s+(?=[a-zß-ÿ]+[\s’'])|;\s+|\s[–—-]\s|,\s+(?=(?:please(?!\s*[,.!]|$)|could you|can you|would you|(?:do not|don['’]t) (?!you|we|they|i\b|get me|know)[a-z]+ |i['’]ll|we['’]ll|i will|we will|(?:i['’]m|we['’]re) (?!\w+ing (?:that|to)\b)\w+ing|will (?!you\b|we\b|they\b|he\b|she\b|it\b|be\b|not\b|have\b)[a-zß-ÿ]+ ))|,\s+(?=\p{L}+,? (?:can|could|would|will) you )|,\s+(?=\p{L}+ (?:what|where|who|how)(?:['’]s)? )|,\s+(?=\p{L}+ [a-z]+s (?:to|the|a|an|it|them|him|her|new|all|this|that|in|on|up|out|back|for|by|there|here|round|home|along)\b)|,\s+(?:or\s+)?(?=(?:is|are|was|were|do|does|did|has|have|can|could|shall|should|will|would|may|which|what|when|where|who|how|why) \p{L}+ )/iuy;
 
 /** Where one can begin: at a sign, or at the space before one of its words. Elsewhere the pattern is not tried. */
 const MAY_BEGIN = /[,;:](?=\s)|\s(?=(?:and|but|while|so|then|also)\s|[-–—]\s)/giu;
@@ -123,7 +123,7 @@ const VERB_PHRASE =
 
 /** Words that name a day. */
 const NAMES_DAY =
-  /\b(?:today|tonight|tomorrow|(?:mon|tues|wednes|thurs|fri|satur|sun)day|this (?:week|month)|next (?:week|month)|noon|\d{1,2}(?:st|nd|rd|th)|\d{1,2} (?:january|february|march|april|may|june|july|august|september|october|november|december))\b/i;
+  /\b(?:today|tonight|tomorrow|(?:straight|right) away|at once|immediately|asap|(?:mon|tues|wednes|thurs|fri|satur|sun)day|this (?:week|month)|next (?:week|month)|noon|\d{1,2}(?:st|nd|rd|th)|\d{1,2} (?:january|february|march|april|may|june|july|august|september|october|november|december))\b/i;
 
 /** What asks before an order. */
 const ASKED = /^(?:please|kindly|could you|can you|would you|will you)(?: please)? /i;
@@ -277,6 +277,9 @@ const NAME_ALONE = /^(?:\p{Lu}\p{Ll}+(?: (?:and|&) \p{Lu}\p{Ll}+)?|[Bb]oth|[Aa]l
 
 const ASKS = /\?["'”’)]*$/;
 
+/** A line of a list that is somebody's, without a sign before it. */
+const NAMED_LINE = /^\p{Lu}\p{L}+(?: \p{Lu}\p{L}+)?:\s+\S/u;
+
 /** Clauses beyond this many in one letter are left unread: nobody asks for more in a letter. */
 const MOST_CLAUSES = 600;
 
@@ -308,7 +311,9 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
         table = columnsIn(line);
         if (table) continue;
       }
-      if (!piece.isListItem) listLead = null;
+      // "What I need by Friday:", and a line for each: "Imelda: the rota".
+      const isPoint = piece.isListItem || (listLead !== null && NAMED_LINE.test(line));
+      if (!isPoint) listLead = null;
       for (const sentence of sentencesOf(text, piece)) {
         const flat = flattened(text.slice(sentence.start, sentence.end)).trim();
         if (flat.length < shortest || isSalutation(flat)) continue;
@@ -322,7 +327,7 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
             // A name alone greets; what is a paragraph away leads into nothing without its colon.
             (/\s/.test(flat) || pieces[i + 1]!.paragraph === piece.paragraph) &&
             !NAME_ALONE.test(flat));
-        if (!piece.isListItem && leadsIn) {
+        if (!isPoint && leadsIn) {
           listLead = flat;
           continue;
         }
@@ -342,8 +347,8 @@ export function clausesIn(text: string, parts: readonly TextPart[], shortest = S
             end,
             text: words,
             // What stands behind the first sentence of a point is said of it.
-            lead: announced ? flattened(announced.lead) : piece.isListItem && isFirst ? listLead : null,
-            isListItem: piece.isListItem || announced !== null,
+            lead: announced ? flattened(announced.lead) : isPoint && isFirst ? listLead : null,
+            isListItem: isPoint || announced !== null,
             asks: ASKS.test(flat),
             block,
           });

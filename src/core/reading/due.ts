@@ -101,6 +101,8 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
       )
     )
       return false;
+    // "Could you swap your Sunday with mine?": whose day it is.
+    if (/day$/i.test(date.words) && /\b(?:your|my|his|her|our|their)\s+$/i.test(lead)) return false;
     if (IT_IS.test(lead) && /^(?: (?:morning|afternoon|evening))?(?:,| and| but|$)/i.test(text.slice(date.end)))
       return false;
     // "Ask whether Wednesday suits them": the day is what is asked about.

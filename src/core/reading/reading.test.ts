@@ -270,6 +270,7 @@ test("days that are over, in which what is asked for lies, or until which someth
   const due = (text: string) => short(text).map(([kind, , , day]) => [kind, day]);
   expect(due("Please send the papers of all bakers who came after 1 June 2025.")).toEqual([["ask", null]]);
   expect(due("Please let me have a date within seven days.")).toEqual([["ask", "2026-03-11"]]);
+  expect(due("Could you swap your Sunday with Ben?")).toEqual([["ask", null]]);
   expect(due("Please let me have two dates in the week of 20 April.")).toEqual([["ask", null]]);
   expect(due("The new oven comes on Monday. Until then please use the old one.")).toContainEqual(["ask", null]);
   expect(due("The first bill has to be here before the year end on 31 March.")).toEqual([["ask", "2026-03-31"]]);
@@ -441,6 +442,14 @@ test("two people named for one thing are neither alone; who only wants something
   expect(owners("Ben is asked to bring the bill.").at(-1)?.[0]).toBe("ben");
   expect(owners("Ben and Anna still have to hand in their hours.").at(-1)?.[0]).toBeNull();
   expect(owners("Cleo wants a third up front, so you would have to approve that.").at(-1)?.[0]).toBe("anna");
+});
+
+test("lines that begin with a name below what is wanted by a day are theirs, and due then", () => {
+  const found = short("What I need by Friday:\nBen: the list of the trays\nCleo: complaints, with what we did\n");
+  expect(found.map(([kind, words, who, due]) => [kind, words, who, due])).toEqual([
+    ["ask", "Ben: the list of the trays", "ben", "2026-03-06"],
+    ["ask", "Cleo: complaints, with what we did", "cleo", "2026-03-06"],
+  ]);
 });
 
 test("two orders of one sentence that have a day each are two; what has to be before a day that was named", () => {

@@ -19,7 +19,7 @@ const OPEN_DOOR =
   /^(?:please )?do (?:(?:call|ring|write|ask|say|shout|get in touch)(?=\s*(?:[.,!]|$|me\b|us\b|to (?:me|us)\b|if\b|should\b|when|any|at any|with (?:me|us|any)))|let (?:me|us) know(?! whether| which| what| when| how| who)|not hesitate)\b|\b(?:have|need|want) to (?:ask|check with|speak (?:to|with)|talk (?:to|with)|consult) .{1,40} first\b|\bneeds (?:until|till)\b|^please (?:see|find) (?:[\w'’-]+ ){0,4}(?:attached|enclosed)\b/i;
 
 const ADVERT =
-  /\b(?:(?:reply|answer|write|type|respond) (?:your \w+ )?above this line|unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|how did we do\b|(?:please )?rate (?:our|your|us|this|the) (?:support|service|visit|experience|stay|purchase|order|answer)|leave (?:us )?a review|take (?:our|a|this) (?:\w+ )?survey|the ticket will be re-?opened|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|copyright (?:\(c\) )?\d{4}|terms and conditions)\b/i;
+  /\b(?:(?:reply|answer|write|type|respond) (?:your \w+ )?above this line|unsubscribe|click here|view (?:this|it) (?:email |mail )?(?:in|online)|special offer|ask (?:us )?about our (?:[\w-]+ )?(?:offers?|deals|discounts|range)|how did we do\b|(?:please )?rate (?:our|your|us|this|the) (?:support|service|visit|experience|stay|purchase|order|answer)|leave (?:us )?a review|take (?:our|a|this) (?:\w+ )?survey|the ticket will be re-?opened|save (?:\d+|\w+) per ?cent|\d+ ?% off|per cent off|while stocks last|free delivery|limited time|sign up (?:now|today)|register now|shop now|read more|follow us|privacy policy|(?:is|are|strictly|private and) confidential|intended recipient|all rights reserved|copyright (?:\(c\) )?\d{4}|terms and conditions)\b/i;
 
 /** Turns that have the form of an order or a duty, and ask nothing. */
 const IDIOM =
@@ -29,7 +29,7 @@ const IDIOM =
 const TAKEN_BACK = /\b(?:ignore (?:this|that|it|my|the (?:last|previous|above))|disregard (?:this|that|my|the))\b/i;
 
 const OFFER =
-  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|wish|prefer)\b|if you want,|if (?:it|that|this) (?:(?:would|might|will) help|helps)\b,? (?:i|we)\b|you (?:could|can|may|might) (?!(?:also )?(?:want|wish|like|need) to )(?:also|always|of course|then|keep)\b|i could (?:also )?|we could (?:also )?)|\byou(?:['’]re| are| would be) (?:very |most |always |also |all )?welcome to [a-z]/i;
+  /^(?:(?:keep|use|have|take|stay|borrow) .*\b(?:as long as|whenever|as much as|as many as) you (?:like|want|need)\b|if you(?: would)? (?:like|wish|prefer)\b|if you want,|if (?:it|that|this) (?:(?:would|might|will) help|helps)\b,? (?:i|we)\b|you (?:could|can|may|might) (?!(?:also )?(?:want|wish|like|need) to |also (?:tell|ask|remind|let|warn)\b)(?:also|always|of course|then|keep)\b|i could (?:also )?|we could (?:also )?)|\byou(?:['’]re| are| would be) (?:very |most |always |also |all )?welcome to [a-z]/i;
 
 /** "Could I ask one more favour?", "I am afraid I must trouble you again": what it is about follows. */
 const ANNOUNCES_ONLY =

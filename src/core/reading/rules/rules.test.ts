@@ -25,6 +25,8 @@ function kindOf(sentence: string): SlipKind | null {
 const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ask: [
     "Please varnish the tiller again.",
+    "As discussed, could her mast be moved aft?",
+    "You might also tell the harbour master that the berth is taken.",
     "And can your diver come on the 27th?",
     "Might you persuade him to paint it?",
     "He would, however, like one of the cleats.",
@@ -125,6 +127,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The bill follows.",
   ],
   trouble: [
+    "Diesel is through the roof.",
     "The resin never set properly.",
     "The bill is three times what the yard quoted.",
     "The sails were not collected on Monday.",
@@ -159,6 +162,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The buyer of the ketch is not at all amused.",
   ],
   nothing: [
+    "Ask about our winter offers!",
+    "I'd love to come and sail with you again.",
     "We will see.",
     "Nobody is in trouble.",
     "A missed launch costs £180.",

@@ -37,6 +37,8 @@ const TURNS = phrases(`
   (?:is|are|was|were|looks?|seems?|feels?|became|has become|have become|went|gone|got|turned|'s|been)(?: (?:so|very|too|quite|all|totally|completely|already|still|rather|really|simply|a bit|slightly|badly|now|just|again|no longer|not))* (?:damp|wet through|uneven|wobbly|dying|illegal|invalid|expired|false|incorrect|inaccurate|unreadable|unrealistic|impossible|hopeless|slippery|filthy|stained|smelly|bitter|rancid|infested|overgrown|overrun|overcrowded|unpaid|unfinished|unavailable|unreachable|unreliable|forbidden|undrinkable|inedible|unhygienic|untenable|overloaded|misaligned|misprinted|misspelt|out of tune|out of date|out of control|full of (?:mistakes|errors|typos|holes|water|mould|mice|sand|dust))
   no longer (?:realistic|valid|available|possible|safe|working|straight|watertight|with us|open|sold|made|covered|tenable|credible|affordable|an option|hold|holds)
   (?:left out|leaves out|skipped|omitted|swallowed|wiped|mangled|garbled|scrambled|messed up|botched|bungled|ruined|spoilt|spoiled|overwrote|wrecked) (?:the|our|my|a|an|all|two|three|half|every|one|some|his|her|their)
+  (?:is|are|'s|'re|gone|went|go) through the roof
+  (?:am|are|is|'m|'re|'s) losing money
   (?:backed|drove|driven|crashed|ploughed|rolled|skidded|smashed|bumped|reversed|run|ran) into (?:the|our|a|my|somebody|someone|one)
   (?:has|have|had) (?:been )?(?:forced|thawed|defrosted|melted|perished|wilted|shrunk|shrivelled|rusted|rotted|set|hardened|gone (?:hard|soft|off|flat|dead|black|green))
   (?:cracked|warped|shrank|snapped|seized up|rusted|rotted|perished|wilted|flooded|thawed|defrosted|melted|collapsed|toppled|overheated|blew up|boiled over)(?! (?:into|the (?:whip|code)|down))

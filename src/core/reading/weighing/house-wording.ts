@@ -13,7 +13,7 @@ const FEWEST = 2;
 
 /** Rounds of the descent and its step: with these some ten corrections of like passages are enough, and one alone changes nothing. */
 const ROUNDS = 10;
-const STEP = 0.28;
+const STEP = 0.24;
 /** One writer's passages are few, and nothing holds them: they are learnt more slowly. */
 const OWN_STEP = 0.02;
 /** How much of a weight each example takes away: what is not said again is slowly forgotten. */
@@ -113,24 +113,19 @@ function enough(rows: readonly Row[], apart: (row: Row, i: number) => string): s
 /** Words for things, people and what they are like: what a passage is about, not how it asks. */
 const THINGS = /^(?:NOUN|PROPN|ADJ)$/;
 
-/** How often a passage counts as itself, and without its things: the turn is what the next letters bring again. */
-const AS_ITSELF = 0.5;
-const WITHOUT_THINGS = 0.75;
-/** One writer's turns are few: a passage without its things counts no more than the passage. */
-const OWN_WITHOUT_THINGS = 0.5;
-
 /**
- * A passage as itself, and once more without the things that it names, which has to come to the same: otherwise "Have you got the tender
+ * A passage half as itself, half without the things that it names, which has to come to the same: otherwise "Have you got the tender
  * for the quay?" would teach more of tenders and quays than of who has got what (words left out at random do the same for longer
  * texts: Iyyer et al. 2015, "Deep unordered composition").
  */
-function withoutThings(row: Row, share: number): Row[] {
+function withoutThings(row: Row): Row[] {
   const things = new Set(taggedWords(row.text).flatMap(({ word, tag }) => (THINGS.test(tag) ? wordsOf(word) : [])));
   const endings = new Set([...things].flatMap(endingsOf));
   const names = row.names.filter((name) => !endings.has(name) && !name.split(" ").some((word) => things.has(word)));
+  const times = row.times / 2;
   return [
-    { ...row, times: row.times * AS_ITSELF },
-    { ...row, names, times: row.times * share },
+    { ...row, times },
+    { ...row, names, times },
   ];
 }
 
@@ -185,14 +180,7 @@ export function learnHouseWording(examples: readonly HouseExample[]): HouseWordi
   const shared = enough(rows, ({ writer }) => writer);
   const everybody =
     shared.length > 0
-      ? learnNames(
-          mixed(
-            rows.flatMap((row) => withoutThings(row, WITHOUT_THINGS)),
-            rowsHeld(),
-          ),
-          shared,
-          STEP,
-        )
+      ? learnNames(mixed(rows.flatMap(withoutThings), rowsHeld()), shared, STEP)
       : (new Map() as NameWeights);
   const writers = new Map<string, NameWeights>();
   for (const writer of new Set(rows.map((row) => row.writer))) {
@@ -200,15 +188,7 @@ export function learnHouseWording(examples: readonly HouseExample[]): HouseWordi
       .filter((row) => row.writer === writer)
       .map((row) => ({ ...row, start: added(row.start, row.names, everybody) }));
     const names = enough(own, (_, i) => String(i));
-    if (names.length > 0)
-      writers.set(
-        writer,
-        learnNames(
-          own.flatMap((row) => withoutThings(row, OWN_WITHOUT_THINGS)),
-          names,
-          OWN_STEP,
-        ),
-      );
+    if (names.length > 0) writers.set(writer, learnNames(own.flatMap(withoutThings), names, OWN_STEP));
   }
   return { everybody, writers };
 }
