@@ -19,7 +19,7 @@ const SHORT_YOU = /\bu\b(?!\.)/gi;
 
 /** "Can you live with that?" asks whether somebody can, not that they do. */
 export function asksWhetherTheyCan(text: string): boolean {
-  return /\b(?:can|could) you (?:live with|do without|cope|manage)\b[^.;]*\?$/i.test(text);
+  return text.endsWith("?") && /\b(?:can|could) you (?:live with|do without|cope|manage)\b[^.;]*$/i.test(text);
 }
 
 /** Whether somebody is politely asked to do something. */

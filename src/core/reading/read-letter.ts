@@ -157,8 +157,8 @@ const BY_A_PROGRAM =
   /\bthis (?:is an auto\w+|(?:e-?mail|mail|message|letter|notice) (?:was|has been|is) (?:sent |generated )?auto\w+)|\brepl(?:y|ies) to this (?:e-?mail|mail|message|letter|address) (?:are|is|will) not (?:be )?(?:read|answered|monitored|possible)|\b(?:do not|don['’]t) reply to this (?:e-?mail|mail|message|letter)\b/i;
 
 /**
- * A letter to everybody with a way out of the list, or that a program sends to any customer, is an advert, though its headers do not say so; one that answers another,
- * or that people write to each other on a list, is none.
+ * A letter to everybody with a way out of the list, or that a program sends to any customer, is an advert, though its headers
+ * do not say so; one that answers another, or that people write to each other on a list, is none.
  */
 function isAdvert({ text, parts, automatic, references }: Letter, read: readonly TextPart[]): boolean {
   if (automatic === "list" || references.length > 0) return false;
