@@ -7,7 +7,7 @@ import { asLines } from "./write-weights";
 
 const FILE = path.join(import.meta.dirname, "../src/core/following/weighing/weights.json");
 
-const { whether, what } = await learnFollowing(null);
+const { whether, what } = await learnFollowing();
 fs.writeFileSync(FILE, `{\n  "whether": ${asLines(whether, "  ")},\n  "what": ${asLines(what, "  ")}\n}\n`);
-keepFingerprints("following", await followingExamples(null));
+keepFingerprints("following", await followingExamples());
 console.log(`${Object.keys(whether.weights).length} and ${Object.keys(what.weights).length} names with their weights`);

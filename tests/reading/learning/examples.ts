@@ -125,18 +125,18 @@ function weightsOf({ bias, weights }: Weights): Weights {
   return { bias, weights };
 }
 
-/** All labelled answers and exchanges, and those of the conversations but of one set. */
-export async function followingExamples(leftOut: ConversationSet | null): Promise<Example[]> {
+/** All labelled answers and exchanges, and those of the conversations but of some sets. */
+export async function followingExamples(leftOut: readonly ConversationSet[] = []): Promise<Example[]> {
   answers ??= answerExamples();
   exchanges ??= exchangeExamples();
-  const sets = CONVERSATION_SETS.filter((set) => set !== leftOut && !UNLEARNT_CONVERSATIONS.includes(set));
+  const sets = CONVERSATION_SETS.filter((set) => !leftOut.includes(set) && !UNLEARNT_CONVERSATIONS.includes(set));
   const whole = (await Promise.all(sets.map(examplesFrom))).flat();
   const shares = sharesOfChanges(whole);
   return [...evened(await answers, shares), ...evened(await exchanges, shares), ...whole];
 }
 
-/** Learns the weights of following from all labelled answers and conversations but those of one set. */
-export async function learnFollowing(leftOut: ConversationSet | null): Promise<FollowingWeights> {
+/** Learns the weights of following from all labelled answers and conversations but those of some sets. */
+export async function learnFollowing(leftOut: readonly ConversationSet[] = []): Promise<FollowingWeights> {
   const examples = await followingExamples(leftOut);
   return {
     whether: weightsOf(

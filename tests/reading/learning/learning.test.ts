@@ -45,7 +45,7 @@ test("a weight of the closed form: with one name and a strong penalty, what is l
 });
 
 test("the weights that are kept are those that the labelled passages and answers taught", async () => {
-  const [passages, answers] = [await wordingExamples(LEARNT_WORDING), await followingExamples(null)];
+  const [passages, answers] = [await wordingExamples(LEARNT_WORDING), await followingExamples()];
   console.log(`${passages.length} examples of wording, ${answers.length} of answers`);
   expect(passages.length).toBeGreaterThan(15_000);
   expect(answers.length).toBeGreaterThan(2_000);
@@ -58,7 +58,7 @@ test("the weights that are kept are those that the labelled passages and answers
 }, 120_000);
 
 test("the weights of following that are kept are those that the labels teach", async () => {
-  expect(await learnFollowing(null)).toEqual(LEARNT);
+  expect(await learnFollowing()).toEqual(LEARNT);
 }, 120_000);
 
 test("another label, another word or another order is known by the fingerprint", () => {
