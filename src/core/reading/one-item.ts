@@ -16,6 +16,19 @@ export function goesOn(before: FoundSlip, slip: FoundSlip, text: string): boolea
   );
 }
 
+/** Whether a slip is of the same point of a list as the one before it, for the same person: a point is one item. */
+export function isOfPoint(before: FoundSlip, slip: FoundSlip): boolean {
+  return (
+    before.kind === "ask" &&
+    slip.kind === "ask" &&
+    before.owner === slip.owner &&
+    (!before.due || !slip.due || before.due.day === slip.due.day)
+  );
+}
+
+/** "Scrap that: please hold it back": the day before no longer counts. */
+const TAKEN_BACK = /^(?:scrap|forget|strike) (?:that|this|it)\b/i;
+
 /** Both titles where there is room, since each names something that is to be done; names and "VAT" stay as the letter has them. */
 function titleOfBoth(before: string, after: string, words: string): string {
   const small = after.charAt(0).toLowerCase() + after.slice(1);
@@ -29,10 +42,14 @@ function titleOfBoth(before: string, after: string, words: string): string {
  * that of the surer one.
  */
 export function asOneItem(before: FoundSlip, slip: FoundSlip, text: string): FoundSlip {
+  const isTakenBack = TAKEN_BACK.test(text.slice(slip.start, slip.end));
+  const dated = before.due && !isTakenBack ? before : slip;
   const surer = slip.confidence > before.confidence ? slip : before;
   return {
     ...before,
     end: slip.end,
+    due: dated.due,
+    haste: dated.haste,
     title: titleOfBoth(before.title, slip.title, text.slice(slip.start, slip.end)),
     priority: slip.priority === "normal" ? before.priority : slip.priority,
     estimate: before.estimate ?? slip.estimate,

@@ -15,7 +15,7 @@ import { estimateOf, speaksOfWorkBefore } from "./estimate";
 import { hasteIn } from "./haste";
 import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
-import { asOneItem, goesOn } from "./one-item";
+import { asOneItem, goesOn, isOfPoint } from "./one-item";
 import { calledAt, callsSeveral, greetedIn, meantBefore, ownerOf } from "./owner";
 import { withSubject, youOf } from "./passage-title";
 import { priorityOf, saysHowUrgent, saysOfAll } from "./priority";
@@ -372,8 +372,11 @@ export function readLetter(
       haste: due && hasteIn(due.words),
     };
     const whole = estimate ? withEstimate(slip, estimate) : slip;
-    if (last && lastBlock === clause.block && goesOn(last, whole, letter.text))
-      slips[slips.length - 1] = asOneItem(last, whole, letter.text);
+    const isSame =
+      last &&
+      lastBlock === clause.block &&
+      (goesOn(last, whole, letter.text) || (clause.isListItem && clause.lead === null && isOfPoint(last, whole)));
+    if (isSame) slips[slips.length - 1] = asOneItem(last, whole, letter.text);
     else slips.push(whole);
     lastBlock = clause.block;
   }

@@ -260,6 +260,12 @@ test("a point of several sentences is one item, with the day that its last one n
     ["ask", "A plan of the oven.", "2026-03-20"],
     ["ask", "a list of the trays", null],
   ]);
+  const bill =
+    "Please see to these:\n- I asked for the bill by Friday. Scrap that: please hold it back until we have signed.\n";
+  expect(short(bill).map(([kind, , , due]) => [kind, due])).toEqual([["ask", null]]);
+  const clause =
+    "Please see to these:\n- The days are to be stated. Please insert them and send the page back by Friday.\n";
+  expect(short(clause).map(([kind, , , due]) => [kind, due])).toEqual([["ask", "2026-03-06"]]);
   const required = "The following steps are required within 28 days of this letter.\n\n1. The door has to be mended.\n";
   expect(short(required).map(([kind, , , due]) => [kind, due])).toEqual([["ask", "2026-04-01"]]);
   const asked = short("A few questions from me:\n- can I bring my own sieve, it is wider\n- who sweeps, you or me\n");
