@@ -69,9 +69,9 @@ const OPINION =
 /** "Come by for a pint if you're ever down this way": nobody waits for it. */
 const IF_EVER = /\bif you(?:['’]re| are| should| do)? (?:ever|happen to)\b(?!.*\b(?:please|let (?:me|us) know)\b)/i;
 
-/** "If it comes later we cannot keep the week": what happens otherwise. */
+/** "If it comes later we cannot keep the week": what happens otherwise. "Unless you send it we cannot start" asks for it. */
 const OTHERWISE =
-  /^(?:(?:and|but) )?(?:if|unless|should)\b[^?]*\b(?:i|we) (?:can ?not|can['’]t|could(?: not|n['’]t)|will not|won['’]t) (?!.*\bplease\b)|^(?:then |and )?(?:i|we) (?:can ?not|can['’]?t|won['’]?t|could(?: not|n['’]?t)) [^?]*\bif (?:it|they|that|this|the \w+) (?!.*\bplease\b)/i;
+  /^(?:(?:and|but) )?(?:if|should) (?!(?:you|we|i)\b[^,;?]{0,20}\b(?:not|never)\b|(?:you|we|i) (?:don|haven|didn|won|can)['’]t\b)[^?]*\b(?:i|we) (?:can ?not|can['’]t|could(?: not|n['’]t)|will not|won['’]t) (?!.*\bplease\b)|^(?:then |and )?(?:i|we) (?:can ?not|can['’]?t|won['’]?t|could(?: not|n['’]?t)) [^?]*\bif (?:it|they|that|this|the \w+) (?!.*\bplease\b)/i;
 
 /** "Our photographer could come out on Wednesday or Thursday": an offer of days. */
 const COULD_COME =

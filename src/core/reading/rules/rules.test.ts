@@ -3,6 +3,7 @@ import { clausesIn } from "../clauses";
 import type { LetterGround } from "../kind-rule";
 import type { SlipKind } from "../slip";
 import { KIND_RULES } from "./list";
+import { nothing } from "./nothing";
 
 // A boatyard: another trade than the demo's. Each sentence was written for what it is, before the rules were tried on it.
 const person = (name: string) => ({ id: name, name, address: `${name.toLowerCase().replace(" ", ".")}@yard.example` });
@@ -253,4 +254,15 @@ describe("clauses", () => {
     const one = "I'm seeing him on Friday, and will bring it up.";
     expect(cut(one)).toEqual([one]);
   });
+});
+
+test("what cannot be done without something is not denied: it may ask for it; what happens otherwise is", () => {
+  const denies = (sentence: string) => {
+    const [clause] = clausesIn(sentence, [{ kind: "new", start: 0, end: sentence.length }]);
+    return nothing.find(clause!, ground);
+  };
+  expect(denies("Unless you send the survey by Friday we cannot launch her.")).toBeNull();
+  expect(denies("If we do not have the survey by Friday we cannot launch her.")).toBeNull();
+  expect(denies("If you don't answer by Friday we cannot launch her.")).toBeNull();
+  expect(denies("If she comes later we cannot launch her.")).toBe("nothing");
 });
