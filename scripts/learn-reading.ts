@@ -1,6 +1,7 @@
 // npm run learn:reading: learns from all labelled passages how asks, questions, promises and trouble are worded, and writes the weights.
 import fs from "node:fs";
 import path from "node:path";
+import { packRuns } from "../src/core/reading/weighing/packed-runs";
 import { SURROUNDINGS } from "../src/core/reading/weighing/surroundings";
 import { keepFingerprints } from "../tests/reading/learning/fingerprint";
 import { passagesHeld } from "../tests/reading/learning/held-passages";
@@ -11,9 +12,10 @@ import { asLines, asRows } from "./write-weights";
 const FOLDER = path.join(import.meta.dirname, "../src/core/reading/weighing");
 
 const wording = await learnWording();
-const { meaning, inLetter, ...learnt } = wording;
+const { meaning, runs, inLetter, ...learnt } = wording;
 fs.writeFileSync(path.join(FOLDER, "weights.json"), `${asLines(learnt, "")}\n`);
 fs.writeFileSync(path.join(FOLDER, "meaning.json"), `${asRows(meaning)}\n`);
+fs.writeFileSync(path.join(FOLDER, "runs.json"), `${JSON.stringify(packRuns(runs!))}\n`);
 const bySurroundings = SURROUNDINGS.map((name, i) => [name, inLetter!.ofMeasured[i]!] as const);
 fs.writeFileSync(
   path.join(FOLDER, "surroundings.json"),

@@ -43,9 +43,12 @@ export const INTRODUCES = /^(?:hi|hello|hey|dear|hallo|good \w+)\b[^.!?]{0,40}\b
 export const KNOWS_NOTHING =
   /^(?:sorry,? )?(?:not (?:me|i|mine|us)|no idea|no clue|not a clue|(?:i )?(?:don['’]t|do not) know|haven['’]t a clue|beats me)[\s.!]*$/i;
 
+/** "Noted, thank you.": read, and no more. */
+const NOTED = /^(?:duly )?noted\b[\s,.!]*(?:(?:with )?(?:many )?(?:thanks|thank you))?[\s.!]*$/i;
+
 /** Whether words are courtesy, or say that nothing has become of anything. */
 export function saysNothing(text: string): boolean {
-  return [THANKS_ONLY, INTRODUCES, KNOWS_NOTHING, INTERJECTION].some((pattern) => pattern.test(text));
+  return [THANKS_ONLY, NOTED, INTRODUCES, KNOWS_NOTHING, INTERJECTION].some((pattern) => pattern.test(text));
 }
 
 /** "Here it is", "attached": what goes with a letter. */

@@ -92,7 +92,7 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
     expect(following.read(await letter(2, WIL, HUGH, PUT_BY)).opens).toHaveLength(1);
   });
   test("what only may be an ask opens nothing from whoever owes an answer; from somebody who owes none it does", async () => {
-    const HALF = "We would like to extend the lease of the shop by a year.";
+    const HALF = "It might be nice to have the lease of the shop longer by a year.";
     expect((await after(TWO, WIL, HALF)).opens).toEqual([]);
     const following = new Following(people);
     expect(following.read(await letter(2, HUGH, WIL, HALF)).opens).toHaveLength(1);
@@ -111,6 +111,19 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
     const again = await after(TWO, HUGH, "Could you rebind the two ledgers, please?");
     expect([again.opens, again.changes]).toEqual([[], [[1, "reminded", null, null]]]);
     expect((await after(TWO, HUGH, "Could you also letter the spine of the atlas?")).opens).toEqual(["ask"]);
+  });
+
+  test("a day without a word of putting off moves nothing, and “Noted” says nothing", async () => {
+    const wishes = await after(
+      "Please give me your wishes for the rota by Friday.",
+      WIL,
+      "Monday off, mornings otherwise.",
+    );
+    expect(wishes.changes.map(([, change]) => change)).not.toContain("moved");
+    expect((await after("Could you rebind the two ledgers by Friday?", WIL, "Not before Monday.")).changes).toEqual([
+      [1, "moved", "2026-11-09", null],
+    ]);
+    expect((await after(TWO, WIL, "Noted, thank you.")).changes).toEqual([]);
   });
 
   test("initials below a letter answer nothing, nor does what is only felt", async () => {

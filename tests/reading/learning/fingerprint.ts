@@ -9,7 +9,7 @@ export const LEARNT_FROM = path.join(import.meta.dirname, "learnt-from.json");
 const WEIGHTS = path.join(import.meta.dirname, "../../../src/core");
 
 const FILES = {
-  reading: ["weights", "meaning", "surroundings"].map((name) => `reading/weighing/${name}.json`),
+  reading: ["weights", "meaning", "runs", "surroundings"].map((name) => `reading/weighing/${name}.json`),
   following: ["following/weighing/weights.json"],
 };
 
@@ -18,7 +18,16 @@ export type Lesson = keyof typeof FILES;
 
 /** How is learnt: another step, penalty or choice of sets teaches other weights from the same examples. */
 const METHOD = {
-  reading: ["logistic.ts", "passages.ts", "in-letter.ts", "vectors.ts", "valence.ts", "word-vectors.bin"],
+  reading: [
+    "logistic.ts",
+    "adam.ts",
+    "word-runs.ts",
+    "passages.ts",
+    "in-letter.ts",
+    "vectors.ts",
+    "valence.ts",
+    "word-vectors.bin",
+  ],
   following: ["logistic.ts", "examples.ts"],
 };
 

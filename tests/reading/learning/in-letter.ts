@@ -6,7 +6,7 @@ import { CONVERSATION_SETS } from "../conversations";
 import { LETTER_SETS } from "../labelled";
 import { type Example, learn } from "./logistic";
 import { MARKED_SETS } from "./marked-letters";
-import { ALL_SETS, learnPassages, lettersOfSet, passageExamples } from "./passages";
+import { ALL_SETS, learnPassageRuns, learnPassages, lettersOfSet, passageExamples } from "./passages";
 
 /** Parts of the sets, each weighed by what the others teach: as strangers' letters will be. */
 const PARTS = 4;
@@ -62,6 +62,11 @@ function learnSurroundings(examples: readonly Example[]): SurroundingsWeights {
   };
 }
 
+/** Learns the wording of passages by themselves: their names, and their runs of words. */
+async function learnAlone(leftOut: readonly string[], rounds?: number): Promise<WordingWeights> {
+  return { ...(await learnPassages(leftOut, rounds)), runs: await learnPassageRuns(leftOut) };
+}
+
 /**
  * Learns the wording of passages, and what they are in their letters, from all labelled sets but those left out: each part of the
  * letters is weighed by the wording of the others, since letters that the wording was learnt from would seem too plain.
@@ -71,9 +76,9 @@ export async function learnWording(leftOut: readonly string[] = []): Promise<Wor
   const examples: Example[] = [];
   for (let part = 0; part < PARTS; part += 1) {
     const held = sets.filter((_, i) => i % PARTS === part);
-    examples.push(...(await examplesIn(held, await learnPassages([...leftOut, ...held], ROUNDS))));
+    examples.push(...(await examplesIn(held, await learnAlone([...leftOut, ...held], ROUNDS))));
   }
-  return { ...(await learnPassages(leftOut)), inLetter: learnSurroundings(examples) };
+  return { ...(await learnAlone(leftOut)), inLetter: learnSurroundings(examples) };
 }
 
 /** All that wording is learnt from: the passages, then the clauses of letters with what surrounds them by the wording given. */

@@ -5,8 +5,10 @@ import { parseLetter } from "@/core/letters/parse-letter";
 import { type Clause, clausesIn } from "@/core/reading/clauses";
 import { asPattern, type LetterGround } from "@/core/reading/kind-rule";
 import { KIND_RULES } from "@/core/reading/rules/list";
+import { packRuns, unpackRuns } from "@/core/reading/weighing/packed-runs";
 import { SENSES, type Sense } from "@/core/reading/weighing/sense";
 import type { Weights, WordingWeights } from "@/core/reading/weighing/shares";
+import type { RunWeights } from "@/core/reading/weighing/word-runs";
 import { wordingOf, wordsOf } from "@/core/reading/weighing/wording";
 import { corpus } from "../../outside/pick";
 import { numbersIn, REAL_LETTERS, REAL_LETTERS_SEEN, realLetters } from "../../outside/real-letters";
@@ -18,6 +20,7 @@ import { type Example, learn } from "./logistic";
 import { MARKED_SETS, markedLetters } from "./marked-letters";
 import { ofEveryRated, VALENCE_NUMBERS, valencesOf } from "./valence";
 import { meanOf, ofEveryWord } from "./vectors";
+import { learnRuns } from "./word-runs";
 
 /** A labelled passage: a clause, and what it is. */
 interface Passage {
@@ -107,8 +110,7 @@ export async function lettersOfSet(set: string): Promise<LabelledClauses[]> {
   return set === "public" ? talkOfStrangers() : [];
 }
 
-/** The labelled passages of a set: of letters, conversations, sentences, a file of passages, or the public lists. */
-export async function passagesOfSet(set: string): Promise<Passage[]> {
+async function readPassages(set: string): Promise<Passage[]> {
   const letters = await lettersOfSet(set);
   if (letters.length > 0) return letters.flat().flatMap(({ clause, is }) => (is === null ? [] : [{ clause, is }]));
   if (set === "sentences") return labelledSentences().flatMap(({ kind, sentence }) => single(sentence, kind));
@@ -121,6 +123,15 @@ export async function passagesOfSet(set: string): Promise<Passage[]> {
       if (!is || line[1] !== " ") throw new Error(`Not labelled: “${line}”.`);
       return single(line.slice(2), is);
     });
+}
+
+const passages = new Map<string, Promise<Passage[]>>();
+
+/** The labelled passages of a set: of letters, conversations, sentences, a file of passages, or the public lists. */
+export function passagesOfSet(set: string): Promise<Passage[]> {
+  const made = passages.get(set) ?? readPassages(set);
+  passages.set(set, made);
+  return made;
 }
 
 /** A line as a passage; where it is cut into several, it is not known which of them is what is labelled, unless it is nothing. */
@@ -200,8 +211,19 @@ export async function learnPassages(leftOut: readonly string[] = [], rounds = 16
     bias,
     weights: added(weights, ofEveryRated(ofMeasured.slice(-VALENCE_NUMBERS))),
     meaning: ofEveryWord(ofMeasured.slice(0, -VALENCE_NUMBERS)),
+    runs: null,
     inLetter: null,
   };
+}
+
+/** How often each passage is learnt from for runs of words. */
+const RUN_ROUNDS = 16;
+
+/** Learns what runs of words say from all labelled passages but those of the sets left out, rounded as it is kept. */
+export async function learnPassageRuns(leftOut: readonly string[] = [], rounds = RUN_ROUNDS): Promise<RunWeights> {
+  const learnt = (await Promise.all(ALL_SETS.filter((set) => !leftOut.includes(set)).map(passagesOfSet))).flat();
+  const examples = learnt.map(({ clause: { text, isListItem }, is }) => ({ text, isListItem, is: SENSES.indexOf(is) }));
+  return unpackRuns(packRuns(learnRuns(examples, SENSES.length, rounds)));
 }
 
 /** Weights of names, and of words beside them. */

@@ -2,14 +2,14 @@ import fs from "node:fs";
 import path from "node:path";
 
 /** Numbers of a vector. */
-const DIMENSIONS = 100;
+export const DIMENSIONS = 100;
 
 const read = (name: string) => fs.readFileSync(path.join(import.meta.dirname, name));
 const numbers = Int8Array.from(read("word-vectors.bin"), (byte) => (byte << 24) >> 24);
 
 /**
- * The ten thousand most frequent English words, each with a vector of length one, which lies near those of words that are used
- * alike: GloVe's, picked by scripts/pick-vectors.ts.
+ * The most frequent English words, and then those of the labelled passages, each with a vector of length one, which lies near those
+ * of words that are used alike: GloVe's, picked by scripts/pick-vectors.ts.
  */
 export const VECTORS: ReadonlyMap<string, Float64Array> = new Map(
   read("word-vectors.txt")
@@ -22,6 +22,9 @@ export const VECTORS: ReadonlyMap<string, Float64Array> = new Map(
     ]),
 );
 
+/** Words, the most frequent first, whose meaning counts in the mean. */
+const FREQUENT = 10_000;
+
 /** How much the mean of a clause's words counts beside one of its names when weights are learnt. */
 const MEAN_COUNTS = 3;
 
@@ -33,13 +36,13 @@ const HALF_COUNTED = 1e-3;
  * The share of a word follows from its rank (Zipf's law, about one tenth by the rank).
  */
 const COUNTS: ReadonlyMap<string, number> = new Map(
-  [...VECTORS.keys()].map((word, i) => [word, HALF_COUNTED / (HALF_COUNTED + 0.1 / (i + 1))]),
+  [...VECTORS.keys()].slice(0, FREQUENT).map((word, i) => [word, HALF_COUNTED / (HALF_COUNTED + 0.1 / (i + 1))]),
 );
 
-/** The mean of the vectors of those words that have one, as much as each counts; noughts where none has. */
+/** The mean of the vectors of those words that are frequent, as much as each counts; noughts where none is. */
 export function meanOf(words: readonly string[]): Float64Array {
   const mean = new Float64Array(DIMENSIONS);
-  const known = words.filter((word) => VECTORS.has(word));
+  const known = words.filter((word) => COUNTS.has(word));
   const all = known.reduce((sum, word) => sum + COUNTS.get(word)!, 0);
   for (const word of known) {
     const [vector, count] = [VECTORS.get(word)!, COUNTS.get(word)!];
@@ -55,8 +58,8 @@ export function meanOf(words: readonly string[]): Float64Array {
 export function ofEveryWord(slopes: readonly (readonly number[])[]): Map<string, number[]> {
   const classes = slopes[0]?.length ?? 0;
   return new Map(
-    [...VECTORS].map(([word, vector]) => {
-      const count = COUNTS.get(word)!;
+    [...COUNTS].map(([word, count]) => {
+      const vector = VECTORS.get(word)!;
       const weights = Array.from({ length: classes }, (_, k) => {
         let sum = 0;
         for (let d = 0; d < DIMENSIONS; d += 1) sum += vector[d]! * slopes[d]![k]! * MEAN_COUNTS;

@@ -80,6 +80,9 @@ const COULD_COME =
 /** "I would have to stop the feeding": what would be, in another case. */
 const WOULD_HAVE_TO = /\b(?:i|we)(?:['’]d| would) have to (?!(?:know|have|see|get|hear|receive|insist|ask)\b)/i;
 
+/** "An appointment will be proposed to you in due course": by nobody, and on no day. */
+const IN_DUE_COURSE = /\bwill be (?:[\p{L}-]+ ){1,5}in due course\b/iu;
+
 /** Courtesy, releases, offers and adverts, which look like asks and are none. Stands first, so that no later rule takes them. */
 export const nothing: KindRule = {
   name: "courtesy, a release or an advert",
@@ -103,6 +106,7 @@ export const nothing: KindRule = {
       IF_EVER.test(text) ||
       OTHERWISE.test(text) ||
       COULD_COME.test(text) ||
+      IN_DUE_COURSE.test(text) ||
       (WOULD_HAVE_TO.test(text) && !/\?$/.test(text))
     )
       return "nothing";

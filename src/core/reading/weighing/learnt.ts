@@ -1,4 +1,6 @@
 import meaning from "./meaning.json";
+import { unpackRuns } from "./packed-runs";
+import runs from "./runs.json";
 import type { WordingWeights } from "./shares";
 import { SURROUNDINGS } from "./surroundings";
 import surroundings from "./surroundings.json";
@@ -10,5 +12,6 @@ const bySurroundings: Readonly<Record<string, readonly number[]>> = surroundings
 export const LEARNT_WORDING: WordingWeights = {
   ...weights,
   meaning: new Map(meaning.map(([word, ...own]) => [String(word), own.map(Number)])),
+  runs: unpackRuns(runs),
   inLetter: { bias: surroundings.bias, ofMeasured: SURROUNDINGS.map((name) => bySurroundings[name]!) },
 };

@@ -19,6 +19,7 @@ const says = (kind: "ask" | "trouble" | "nothing", confidence: number, isCertain
 const learnt: WordingWeights = {
   bias: SENSES.map(() => 0),
   meaning: new Map(),
+  runs: null,
   inLetter: null,
   weights: { mend: [0, 4, 0, 0, 0], fine: [4, 0, 0, 0, 0], "* short": [0.5, 0, 0, 0, 0] },
 };
@@ -55,7 +56,7 @@ test("weighed word by word it is the same as by names, whatever the words are", 
     for (const isListItem of [true, false]) {
       const one = { text, isListItem };
       const [fast, plain] = [
-        asShares(weighWording(one, { ...LEARNT_WORDING, meaning: new Map() })),
+        asShares(weighWording(one, { ...LEARNT_WORDING, meaning: new Map(), runs: null })),
         sharesOf(LEARNT_WORDING, wordingOf(one)),
       ];
       for (const [i, share] of plain.entries()) expect([text, fast[i]]).toEqual([text, expect.closeTo(share, 10)]);

@@ -13,6 +13,7 @@ export const NO_WORDING: WordingWeights = {
   bias: SENSES.map(() => 0),
   weights: {},
   meaning: new Map(),
+  runs: null,
   inLetter: null,
 };
 
@@ -29,7 +30,7 @@ export interface Judged {
 }
 
 /** What a rule's word counts against the wording: its own odds, times this, as letters show that no rule had seen. */
-const RULE_COUNTS = 1.7;
+const RULE_COUNTS = 1.5;
 
 /** What a rule counts for, in the logarithm of odds. */
 export function ruleCounts({ confidence, counts }: Pick<KindRule, "confidence" | "counts">): number {
@@ -135,7 +136,7 @@ function strongest(found: readonly string[], { weights }: WordingWeights, kind: 
  * How far what an organisation taught must set one sense of a clause apart from another: below that it shares a word or two with what
  * was taught and is not like it, and is read as everywhere.
  */
-const LIKE_TAUGHT_FROM = 0.75;
+const LIKE_TAUGHT_FROM = 1.5;
 
 /** What the wording of a clause weighs in an organisation, beside what it weighs everywhere; null where it is like nothing taught there. */
 function weighHere(clause: Clause, house: readonly NameWeights[]): number[] | null {

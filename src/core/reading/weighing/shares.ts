@@ -1,3 +1,5 @@
+import type { RunWeights } from "./word-runs";
+
 /** Weights of a multinomial logistic regression, by the names of what was found: one for each class. */
 export interface Weights {
   readonly bias: readonly number[];
@@ -8,6 +10,8 @@ export interface Weights {
 export interface WordingWeights extends Weights {
   /** Of each word: what it counts in the mean, and what it weighs for each class times that. */
   readonly meaning: ReadonlyMap<string, readonly number[]>;
+  /** What runs of its words say, which counts as much as all the rest; null where that was not learnt. */
+  readonly runs: RunWeights | null;
   /** What a clause is in its letter, from its own wording and what surrounds it; null where each counts for itself. */
   readonly inLetter: SurroundingsWeights | null;
 }
@@ -43,4 +47,11 @@ export function asShares(scores: readonly number[]): number[] {
   const raised = scores.map((score) => Math.exp(score - most));
   const sum = raised.reduce((a, b) => a + b, 0);
   return raised.map((one) => one / sum);
+}
+
+/** Scores as the logarithms of their shares. */
+export function logShares(scores: readonly number[]): number[] {
+  const most = Math.max(...scores);
+  const all = most + Math.log(scores.reduce((sum, score) => sum + Math.exp(score - most), 0));
+  return scores.map((score) => score - all);
 }

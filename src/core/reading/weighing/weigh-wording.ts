@@ -1,5 +1,6 @@
 import type { Clause } from "../clauses";
-import type { WordingWeights } from "./shares";
+import { logShares, type WordingWeights } from "./shares";
+import { RunWeigher } from "./word-runs";
 import { ENDS, endingsOf, lengthOf, ON_A_LIST, wordsOf } from "./wording";
 
 /** What a word weighs by itself, and with the words that may follow it. */
@@ -59,10 +60,9 @@ class Weigher {
     for (let i = 0; i < scores.length; i += 1) scores[i]! += branch.own[i]!;
   }
 
-  weigh({ text, isListItem }: Pick<Clause, "text" | "isListItem">): number[] {
+  weigh(words: readonly string[], isListItem: boolean): number[] {
     this.turn += 1;
     const scores = [...this.learnt.bias];
-    const words = wordsOf(text);
     const [head, tail] = ENDS;
     const all = [head, ...words, tail];
     const meant: (readonly number[])[] = [];
@@ -88,17 +88,43 @@ class Weigher {
   }
 }
 
-const weighers = new WeakMap<WordingWeights, Weigher>();
+/** How much of a clause's weight is what its runs of words say, beside its names and its meaning. */
+const RUNS_COUNT = 0.4;
+
+/** A share, as a logarithm, from which names leave so little doubt that runs are not asked: most clauses of most letters. */
+const PLAIN_FROM = Math.log(0.985);
+
+/** Weighs clauses by their words, and whether they stand on a list. */
+type Weigh = (words: readonly string[], isListItem: boolean) => number[];
+
+/** Names and runs together: the mean of what each says (a logarithmic pool; Genest & Zidek 1986), since they err in different clauses. */
+function weigherOf(learnt: WordingWeights): Weigh {
+  const byNames = new Weigher(learnt);
+  if (!learnt.runs) return (words, isListItem) => byNames.weigh(words, isListItem);
+  const byRuns = new RunWeigher(learnt.runs);
+  return (words, isListItem) => {
+    const names = logShares(byNames.weigh(words, isListItem));
+    if (Math.max(...names) > PLAIN_FROM) return names;
+    const runs = logShares(byRuns.weigh(words, isListItem));
+    return names.map((one, k) => (1 - RUNS_COUNT) * one + RUNS_COUNT * runs[k]!);
+  };
+}
+
+const weighers = new WeakMap<WordingWeights, Weigh>();
 
 /**
  * What the wording of a clause weighs for each thing it can be, in the logarithm of odds: what its names weigh, as
- * `sharesOf` weighs those of `wordingOf` in several times the time, and what its words mean. Every clause of every letter is weighed.
+ * `sharesOf` weighs those of `wordingOf` in several times the time, what its words mean, and what runs of them say. Every clause
+ * of every letter is weighed.
  */
-export function weighWording(clause: Pick<Clause, "text" | "isListItem">, learnt: WordingWeights): number[] {
-  let weigher = weighers.get(learnt);
-  if (!weigher) {
-    weigher = new Weigher(learnt);
-    weighers.set(learnt, weigher);
+export function weighWording(
+  { text, isListItem }: Pick<Clause, "text" | "isListItem">,
+  learnt: WordingWeights,
+): number[] {
+  let weigh = weighers.get(learnt);
+  if (!weigh) {
+    weigh = weigherOf(learnt);
+    weighers.set(learnt, weigh);
   }
-  return weigher.weigh(clause);
+  return weigh(wordsOf(text), isListItem);
 }
