@@ -21,7 +21,7 @@ import { say, timed } from "./measure";
 const CORPUS_LETTERS = 2_000;
 const LONG_LETTER_BYTES = 200_000;
 
-/** Parts into which the labelled sets are put, each held back once; to learn both anew takes about three minutes. */
+/** Parts into which the labelled sets are put, each held back once; to learn both anew takes about twelve minutes. */
 const FOLDS = 6;
 
 const nobody = { team: [], outside: [] };

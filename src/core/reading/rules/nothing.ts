@@ -80,6 +80,10 @@ const COULD_COME =
 /** "I would have to stop the feeding": what would be, in another case. */
 const WOULD_HAVE_TO = /\b(?:i|we)(?:['’]d| would) have to (?!(?:know|have|see|get|hear|receive|insist|ask)\b)/i;
 
+/** "I have left them in the compound under a sheet": where things lie now. */
+const LEFT_THERE =
+  /^(?:so |and )?(?:i|we)(?:['’]ve| have) (?:left|put|placed|stacked|stored|parked) (?:it|them|these|those|(?:the|your|everything) ?[\p{L}-]*) (?:in|at|on|under|behind|beside|with|by|inside|outside)\b(?!.*\b(?:please|could you|can you|so that you|for you to)\b)/iu;
+
 /** "An appointment will be proposed to you in due course": by nobody, and on no day. */
 const IN_DUE_COURSE = /\bwill be (?:[\p{L}-]+ ){1,5}in due course\b/iu;
 
@@ -107,6 +111,7 @@ export const nothing: KindRule = {
       OTHERWISE.test(text) ||
       COULD_COME.test(text) ||
       IN_DUE_COURSE.test(text) ||
+      LEFT_THERE.test(text) ||
       (WOULD_HAVE_TO.test(text) && !/\?$/.test(text))
     )
       return "nothing";
