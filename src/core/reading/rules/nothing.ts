@@ -80,6 +80,10 @@ const COULD_COME =
 /** "I would have to stop the feeding": what would be, in another case. */
 const WOULD_HAVE_TO = /\b(?:i|we)(?:['’]d| would) have to (?!(?:know|have|see|get|hear|receive|insist|ask)\b)/i;
 
+/** "Two things before we can sign off the groundworks.": what they are follows. */
+const COUNTS_THEM =
+  /^(?:just |only )?(?:one|two|three|four|five|a few|a couple of|several|some) (?:(?:small|quick|more|other|last) )*(?:things?|points?|questions?|matters?|items?|requests?) (?:before|from|for|about|on) [^,:;?]{2,60}[.:]$/i;
+
 /** "I have left them in the compound under a sheet": where things lie now. */
 const LEFT_THERE =
   /^(?:so |and )?(?:i|we)(?:['’]ve| have) (?:left|put|placed|stacked|stored|parked) (?:it|them|these|those|(?:the|your|everything) ?[\p{L}-]*) (?:in|at|on|under|behind|beside|with|by|inside|outside)\b(?!.*\b(?:please|could you|can you|so that you|for you to)\b)/iu;
@@ -112,6 +116,7 @@ export const nothing: KindRule = {
       COULD_COME.test(text) ||
       IN_DUE_COURSE.test(text) ||
       LEFT_THERE.test(text) ||
+      COUNTS_THEM.test(text.trim()) ||
       (WOULD_HAVE_TO.test(text) && !/\?$/.test(text))
     )
       return "nothing";
