@@ -265,4 +265,8 @@ test("what cannot be done without something is not denied: it may ask for it; wh
   expect(denies("If we do not have the survey by Friday we cannot launch her.")).toBeNull();
   expect(denies("If you don't answer by Friday we cannot launch her.")).toBeNull();
   expect(denies("If she comes later we cannot launch her.")).toBe("nothing");
+  expect(denies("Two things before we can open the hall.")).toBe("nothing");
+  expect(denies("I have left them in the shed behind the kiln.")).toBe("nothing");
+  expect(denies("A date will be sent to you in due course.")).toBe("nothing");
+  expect(denies("Please open the two things before noon.")).toBeNull();
 });
