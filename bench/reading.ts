@@ -1,6 +1,7 @@
 // npm run bench:reading: how well letters and conversations are read, and how fast.
 import model from "wink-eng-lite-web-model";
 import winkNLP from "wink-nlp";
+import { runsWithWords } from "../src/core/following/weighing/learnt";
 import type { Letter } from "../src/core/letters/letter";
 import { newText } from "../src/core/letters/new-text";
 import { parseLetter } from "../src/core/letters/parse-letter";
@@ -11,7 +12,7 @@ import { REAL_LETTERS, REAL_LETTERS_SEEN, realLetters } from "../tests/outside/r
 import { CONVERSATION_SETS, scoreFollowing, UNLEARNT_CONVERSATIONS } from "../tests/reading/conversations";
 import { corrected, HABITS, newOfHabit } from "../tests/reading/habits";
 import { type LabelledLetter, LETTER_SETS, labelledLetters, PEOPLE, UNLEARNT_SETS } from "../tests/reading/labelled";
-import { learnFollowing } from "../tests/reading/learning/examples";
+import { learnAnswerRuns, learnFollowing } from "../tests/reading/learning/examples";
 import { learnWording } from "../tests/reading/learning/in-letter";
 import { kindsLabelled, MARKED_SETS } from "../tests/reading/learning/marked-letters";
 import { scoreReading } from "../tests/reading/score";
@@ -61,7 +62,11 @@ for (let fold = 0; fold < FOLDS; fold += 1) {
     say(heldBack(`marked letters, ${set}`), { labels, found, finding, kind, anything });
   }
   const heldConversations = followed.filter((one) => held.includes(one));
-  const learnt = await learnFollowing(heldConversations);
+  const learnt = {
+    ...(await learnFollowing(heldConversations)),
+    // Words keep the vectors that all letters have taught; what runs of them say of answers was not learnt from these.
+    runs: runsWithWords(await learnAnswerRuns(heldConversations)),
+  };
   for (const set of heldConversations) {
     const { mistakes: _, ...following } = await scoreFollowing(set, learnt, { ...PLAIN_READING, wording });
     say(heldBack(set), following);

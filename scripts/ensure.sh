@@ -44,17 +44,18 @@ ensure_packages() {
   fi
 }
 
-# ensure_debian COMMAND_OR_FILE PACKAGE…: installs Debian packages when the command or file is not there.
+# ensure_debian [COMMAND_OR_FILE PACKAGE]…: installs the Debian packages whose command or file is not there, all in one go.
 ensure_debian() {
-  local probe="$1"; shift
-  if command -v "$probe" >/dev/null 2>&1 || [ -e "$probe" ]; then return 0; fi
+  local missing=()
+  while [ $# -gt 0 ]; do
+    if ! command -v "$1" >/dev/null 2>&1 && [ ! -e "$1" ]; then missing+=("$2"); fi
+    shift 2
+  done
+  [ ${#missing[@]} -gt 0 ] || return 0
   local sudo=""; [ "$(id -u)" -eq 0 ] || sudo="sudo"
-  if [ -z "${jam_apt_updated:-}" ]; then
-    watched "Asking Debian what there is" .jam-install.log nothing $sudo apt-get update -qq
-    jam_apt_updated=1
-  fi
-  watched "Installing $* (Debian)" .jam-install.log nothing \
-    $sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "$@"
+  watched "Asking Debian what there is" .jam-install.log nothing $sudo apt-get update -qq
+  watched "Installing ${missing[*]} (Debian)" .jam-install.log nothing \
+    $sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"
 }
 
 # The pages are built again when anything they are made of has changed.

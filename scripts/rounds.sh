@@ -3,6 +3,5 @@
 set -euo pipefail
 source "$(dirname "${BASH_SOURCE[0]}")/ensure.sh"
 ensure_packages
-ensure_debian /usr/lib/dovecot/imap dovecot-imapd
-ensure_debian /usr/bin/openssl openssl
+ensure_debian /usr/lib/dovecot/imap dovecot-imapd /usr/bin/openssl openssl
 exec npx tsx tests/rounds/main.ts "$@"

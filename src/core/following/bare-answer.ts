@@ -6,8 +6,20 @@ import type { OpenItem } from "./item";
 export const BARE_ANSWER =
   /^(?:yes|yep|yeah|no|nope|ok|okay|sure|agreed|correct|right|exactly|fine|will do|with (?:the )?(?:great(?:est)? |much )?pleasure|of course|certainly|attached|enclosed|voil[àa]|here|there (?:it|they|you) (?:is|are|go)|guilty|putting (?:it|them)|done|on it|got (?:it|them)|sadly not|afraid not|you['’]ll|you will|it['’]ll|it will|they['’]ll|they will|i['’]ll|i will|we['’]ll|we will|both|neither|me|mine|not yet|consider|count (?:me|us) in)\b/i;
 
-export const THANKS_ONLY =
-  /^(?:(?:many |big |warm )?(?:thanks|thank you|ta|cheers|noted|understood|great|perfect|lovely|wonderful|brilliant|super|excellent|good|legend|fine|got it|see you(?: then| there| on \w+)?|that works|much appreciated|all clear)\b[\s,!.]*(?:for \w+(?: \w+){0,4}|again|a lot|very much|so much|then|to (?:you|both|all)(?: \w+)?|\p{Lu}\p{L}+)?[\s,!.]*)+$/u;
+const COURTESY =
+  "(?:(?:many|big|warm) )?(?:thanks|thank you|ta|cheers|noted|understood|great|perfect|lovely|wonderful|brilliant|super|excellent|good|legend|fine|got it|see you(?: then| there| on \\w+)?|that works|much appreciated|much obliged(?: to you)?|all clear)\\b";
+const BEGINS_WITH_COURTESY = new RegExp(`^${COURTESY}`, "i");
+/** Each with what may stand behind it: "for telling me so quickly", "again", "to you both". */
+const COURTESIES = new RegExp(
+  `\\b${COURTESY}(?:[\\s,!.]*\\b(?:(?:for|to (?:read|hear|see)) \\w+(?: \\w+){0,4}|again|a lot|very much|so much|then|both|all|to (?:you|both|all)(?: \\w+)?)\\b)?`,
+  "gi",
+);
+const NAMES = /(?<!\p{L})(?!(?:Mon|Tues|Wednes|Thurs|Fri|Satur|Sun)day)\p{Lu}\p{L}+/gu;
+
+/** "Lovely, thank you for telling us, Oda!": courtesy, and nothing else. */
+export function isThanksOnly(text: string): boolean {
+  return BEGINS_WITH_COURTESY.test(text) && /^[\s,!.]*$/.test(text.replace(COURTESIES, "").replace(NAMES, ""));
+}
 
 /** "Small ones, please.": an answer, though it has the word of an ask. */
 export function isAnswerWithPlease(text: string): boolean {
@@ -46,9 +58,15 @@ export const KNOWS_NOTHING =
 /** "Noted, thank you.": read, and no more. */
 const NOTED = /^(?:duly )?noted\b[\s,.!]*(?:(?:with )?(?:many )?(?:thanks|thank you))?[\s.!]*$/i;
 
+/** "Have a good weekend!", "Safe journey to him": a wish. */
+const WISHES =
+  /^(?:have an? (?:good|nice|lovely|great|safe|wonderful|pleasant|restful|quiet|happy)|safe (?:journey|travels|home)|good luck|best of luck|get well|bless (?:you|him|her|them)|happy (?:birthday|easter|holidays?|new year)|enjoy (?:your|the))\b[^.?\d]{0,40}$/i;
+
 /** Whether words are courtesy, or say that nothing has become of anything. */
 export function saysNothing(text: string): boolean {
-  return [THANKS_ONLY, NOTED, INTRODUCES, KNOWS_NOTHING, INTERJECTION].some((pattern) => pattern.test(text));
+  return (
+    isThanksOnly(text) || [NOTED, WISHES, INTRODUCES, KNOWS_NOTHING, INTERJECTION].some((pattern) => pattern.test(text))
+  );
 }
 
 /** "Here it is", "attached": what goes with a letter. */

@@ -9,10 +9,10 @@ import {
   GOES_WITH_IT,
   INTRODUCES,
   isAnswerWithPlease,
+  isThanksOnly,
   KNOWS_NOTHING,
   POINTS_BACK,
   POINTS_TO_WANTED,
-  THANKS_ONLY,
   TURNS_TO,
 } from "./bare-answer";
 import type { FollowContext } from "./context";
@@ -68,7 +68,7 @@ export function changesByRules(
     understood.push({ start: segment.start, end: segment.end, item: item.id });
   };
   for (const segment of segments) {
-    if ([THANKS_ONLY, INTRODUCES, KNOWS_NOTHING].some((pattern) => pattern.test(segment.text))) {
+    if (isThanksOnly(segment.text) || [INTRODUCES, KNOWS_NOTHING].some((pattern) => pattern.test(segment.text))) {
       consumed.add(segment);
       continue;
     }

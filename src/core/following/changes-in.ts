@@ -3,7 +3,7 @@ import type { FoundSlip } from "../reading/slip";
 import { changesByRules } from "./changes-by-rules";
 import type { FollowContext } from "./context";
 import { canBecome, type ItemChange, type OpenItem } from "./item";
-import { choose } from "./weighing/choose";
+import { choose, likeliest } from "./weighing/choose";
 import { LEARNT } from "./weighing/learnt";
 import { type FollowingWeights, weigh } from "./weighing/weigh";
 
@@ -48,7 +48,7 @@ export function changesIn(
     const one = choose(context, item, isPossible ? byRules : null, weighed.get(item));
     return one ? [{ item, ...one }] : [];
   });
-  const chosen = counting.filter((one) => {
+  const clear = counting.filter((one) => {
     const alike = counting.filter(({ segment }) => segment.start < one.segment.end && one.segment.start < segment.end);
     // What the rules take to speak of one thing, words alone do not give to another.
     return (
@@ -56,6 +56,8 @@ export function changesIn(
       (alike.length <= mostOf(context, one.item, one.segment.text) && !alike.some((other) => other.isRuled))
     );
   });
+  const atLeast = clear.length === 0 && slips.length === 0 ? likeliest(context, weighed) : null;
+  const chosen = atLeast ? [atLeast] : clear;
   return {
     changes: chosen
       .map(({ item, said, segment, confidence }) => ({

@@ -3,7 +3,7 @@ import { describe, expect, test } from "vitest";
 import { tellingWords } from "../finding/telling-words";
 import type { Letter } from "../letters/letter";
 import { parseLetter } from "../letters/parse-letter";
-import type { People } from "../reading/slip";
+import { isSure, type People } from "../reading/slip";
 import { Following, followConversation } from "./follow";
 import { passedTo } from "./passed-to";
 import { Sides } from "./sides";
@@ -42,6 +42,25 @@ async function after(first: string, from: string, second: string, more = "") {
 }
 
 const TWO = "Could you rebind the two ledgers by Friday? Please also send the price of the vellum.";
+
+/** The changes of an answer of Wil's to one ask, and how sure each is. */
+async function answered(first: string, text: string) {
+  const [, then] = followConversation([await letter(2, HUGH, WIL, first), await letter(3, WIL, HUGH, text)], people);
+  return then!.changes.map(({ change, confidence }) => [change, isSure({ confidence })]);
+}
+
+describe("a letter that says nothing else, of somebody who owes something", () => {
+  const asked = "Could you find a price for twelve gilded spines?";
+  test.each(["340, lettering and all.", "Third offer: 290 with the cloth."])("%s", async (text) => {
+    expect(await answered(asked, text)).toEqual([["done", false]]);
+  });
+  test.each(["Chur.", "Safe journey!", "Thank you for your letter, Hugh.", "Perfect. Thank you both!"])(
+    "%s: courtesy says nothing of it",
+    async (text) => {
+      expect(await answered(asked, text)).toEqual([]);
+    },
+  );
+});
 
 describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
   test.each([

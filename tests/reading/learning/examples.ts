@@ -4,10 +4,13 @@ import { applyTo, itemOpened } from "@/core/following/follow";
 import { CHANGES, type OpenItem } from "@/core/following/item";
 import { openedBy } from "@/core/following/opened-by";
 import type { Segment } from "@/core/following/segments";
+import { answerPlaces } from "@/core/following/weighing/answer-runs";
 import { Evidence } from "@/core/following/weighing/evidence";
 import { situationOf } from "@/core/following/weighing/situation";
 import { type FollowingWeights, NOTHING_LEARNT } from "@/core/following/weighing/weigh";
 import { PLAIN_READING, readLetter } from "@/core/reading/read-letter";
+import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
+import { type PackedRuns, packRuns } from "@/core/reading/weighing/packed-runs";
 import type { Weights } from "@/core/reading/weighing/shares";
 import {
   CONVERSATION_SETS,
@@ -20,27 +23,34 @@ import { overlap, squash } from "../overlap";
 import { labelledAnswers } from "./answers";
 import { labelledExchanges } from "./exchanges";
 import { type Example, learn } from "./logistic";
+import { learnRuns } from "./word-runs";
+
+/** One segment beside an item: what was found in it, and where its runs of words are looked for. */
+interface AnswerExample extends Example {
+  readonly places: readonly string[];
+}
 
 /** Examples of what a segment does to an item: nothing (0), or a change by its place in `CHANGES` (from 1). */
 function examplesOf(
   context: FollowContext,
   open: readonly OpenItem[],
   changeOf: (item: OpenItem, segment: Segment) => string | null,
-): Example[] {
+): AnswerExample[] {
   const slips = readLetter(context.letter, PEOPLE, context.sent, PLAIN_READING);
   const situation = situationOf(context, open, slips);
   const evidence = new Evidence(situation);
   return open.flatMap((item) =>
     situation.segments.map((segment) => ({
       found: evidence.of(segment, item),
+      places: answerPlaces(situation, segment, item),
       is: CHANGES.indexOf(changeOf(item, segment) as (typeof CHANGES)[number]) + 1,
     })),
   );
 }
 
 /** What the labels of one set of conversations teach. After each letter the items are as the labels say, not as they were followed. */
-async function taughtBy(set: ConversationSet): Promise<Example[]> {
-  const examples: Example[] = [];
+async function taughtBy(set: ConversationSet): Promise<AnswerExample[]> {
+  const examples: AnswerExample[] = [];
   for (const letters of await labelledConversations(set)) {
     const items = new Map<string, OpenItem>();
     for (const [number, { letter, opens, changes }] of letters.entries()) {
@@ -71,17 +81,17 @@ async function taughtBy(set: ConversationSet): Promise<Example[]> {
   return examples;
 }
 
-const taught = new Map<string, Promise<Example[]>>();
+const taught = new Map<string, Promise<AnswerExample[]>>();
 
-function examplesFrom(set: ConversationSet): Promise<Example[]> {
+function examplesFrom(set: ConversationSet): Promise<AnswerExample[]> {
   const known = taught.get(set) ?? taughtBy(set);
   taught.set(set, known);
   return known;
 }
 
-let answers: Promise<Example[]> | null = null;
+let answers: Promise<AnswerExample[]> | null = null;
 
-async function answerExamples(): Promise<Example[]> {
+async function answerExamples(): Promise<AnswerExample[]> {
   return (await labelledAnswers()).flatMap(({ context, item, rival, change, quote }) =>
     examplesOf(context, rival ? [item, rival] : [item], (one, segment) =>
       one === item && overlap(squash(quote), squash(segment.text)) >= 0.5 ? change : null,
@@ -89,9 +99,9 @@ async function answerExamples(): Promise<Example[]> {
   );
 }
 
-let exchanges: Promise<Example[]> | null = null;
+let exchanges: Promise<AnswerExample[]> | null = null;
 
-async function exchangeExamples(): Promise<Example[]> {
+async function exchangeExamples(): Promise<AnswerExample[]> {
   return (await labelledExchanges()).flatMap(({ context, open, changes }) =>
     examplesOf(
       context,
@@ -112,7 +122,7 @@ function sharesOfChanges(examples: readonly Example[]): number[] {
 }
 
 /** Examples written for learning alone hold each change about as often as any: here each counts as much as it is met with in whole conversations. */
-function evened(examples: readonly Example[], shares: readonly number[]): Example[] {
+function evened(examples: readonly AnswerExample[], shares: readonly number[]): AnswerExample[] {
   const own = sharesOfChanges(examples);
   return examples.map((one) => (one.is === 0 ? one : { ...one, counts: shares[one.is - 1]! / own[one.is - 1]! }));
 }
@@ -126,7 +136,7 @@ function weightsOf({ bias, weights }: Weights): Weights {
 }
 
 /** All labelled answers and exchanges, and those of the conversations but of some sets. */
-export async function followingExamples(leftOut: readonly ConversationSet[] = []): Promise<Example[]> {
+export async function followingExamples(leftOut: readonly ConversationSet[] = []): Promise<AnswerExample[]> {
   answers ??= answerExamples();
   exchanges ??= exchangeExamples();
   const sets = CONVERSATION_SETS.filter((set) => !leftOut.includes(set) && !UNLEARNT_CONVERSATIONS.includes(set));
@@ -136,7 +146,9 @@ export async function followingExamples(leftOut: readonly ConversationSet[] = []
 }
 
 /** Learns the weights of following from all labelled answers and conversations but those of some sets. */
-export async function learnFollowing(leftOut: readonly ConversationSet[] = []): Promise<FollowingWeights> {
+export async function learnFollowing(
+  leftOut: readonly ConversationSet[] = [],
+): Promise<Omit<FollowingWeights, "runs">> {
   const examples = await followingExamples(leftOut);
   return {
     whether: weightsOf(
@@ -154,4 +166,20 @@ export async function learnFollowing(leftOut: readonly ConversationSet[] = []): 
       ),
     ),
   };
+}
+
+/** Words of a run, and how often each answer is learnt from; found by leaving out some sets after the others. */
+const RUNS = { lengths: [2, 4, 6], rounds: 40 };
+
+/**
+ * Learns what runs of words say of answers, as it is kept: words have the vectors that reading has learnt for them, and only who
+ * says it of what has one of its own.
+ */
+export async function learnAnswerRuns(leftOut: readonly ConversationSet[] = []): Promise<PackedRuns> {
+  const examples = (await followingExamples(leftOut)).flatMap(({ places, is, counts }) =>
+    is === 0 ? [] : [{ places, is: is - 1, counts }],
+  );
+  const { vectors } = LEARNT_WORDING.runs;
+  const learnt = learnRuns(examples, CHANGES.length, { ...RUNS, vectors });
+  return packRuns({ ...learnt, vectors: new Map([...learnt.vectors].filter(([word]) => !vectors.has(word))) });
 }

@@ -10,7 +10,7 @@ const WEIGHTS = path.join(import.meta.dirname, "../../../src/core");
 
 const FILES = {
   reading: ["weights", "meaning", "runs", "surroundings"].map((name) => `reading/weighing/${name}.json`),
-  following: ["following/weighing/weights.json"],
+  following: ["weights", "runs"].map((name) => `following/weighing/${name}.json`),
 };
 
 /** What is learnt: how passages are worded, or how answers are put. */
@@ -28,7 +28,7 @@ const METHOD = {
     "valence.ts",
     "word-vectors.bin",
   ],
-  following: ["logistic.ts", "examples.ts"],
+  following: ["logistic.ts", "adam.ts", "word-runs.ts", "examples.ts"],
 };
 
 const hashed = () => crypto.createHash("sha256");

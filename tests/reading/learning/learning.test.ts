@@ -58,7 +58,8 @@ test("the weights that are kept are those that the labelled passages and answers
 }, 120_000);
 
 test("the weights of following that are kept are those that the labels teach", async () => {
-  expect(await learnFollowing()).toEqual(LEARNT);
+  const { runs: _, ...names } = LEARNT;
+  expect(await learnFollowing()).toEqual(names);
 }, 120_000);
 
 test("another label, another word or another order is known by the fingerprint", () => {

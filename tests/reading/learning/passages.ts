@@ -8,7 +8,7 @@ import { KIND_RULES } from "@/core/reading/rules/list";
 import { packRuns, unpackRuns } from "@/core/reading/weighing/packed-runs";
 import { SENSES, type Sense } from "@/core/reading/weighing/sense";
 import type { Weights, WordingWeights } from "@/core/reading/weighing/shares";
-import type { RunWeights } from "@/core/reading/weighing/word-runs";
+import { placesOf, type RunWeights } from "@/core/reading/weighing/word-runs";
 import { wordingOf, wordsOf } from "@/core/reading/weighing/wording";
 import { corpus } from "../../outside/pick";
 import { numbersIn, REAL_LETTERS, REAL_LETTERS_SEEN, realLetters } from "../../outside/real-letters";
@@ -219,11 +219,17 @@ export async function learnPassages(leftOut: readonly string[] = [], rounds = 16
 /** How often each passage is learnt from for runs of words. */
 const RUN_ROUNDS = 16;
 
+/** Words of a run; found by leaving out one part of the sets after the other. */
+const RUN_LENGTHS = [2, 4];
+
 /** Learns what runs of words say from all labelled passages but those of the sets left out, rounded as it is kept. */
 export async function learnPassageRuns(leftOut: readonly string[] = [], rounds = RUN_ROUNDS): Promise<RunWeights> {
   const learnt = (await Promise.all(ALL_SETS.filter((set) => !leftOut.includes(set)).map(passagesOfSet))).flat();
-  const examples = learnt.map(({ clause: { text, isListItem }, is }) => ({ text, isListItem, is: SENSES.indexOf(is) }));
-  return unpackRuns(packRuns(learnRuns(examples, SENSES.length, rounds)));
+  const examples = learnt.map(({ clause: { text, isListItem }, is }) => ({
+    places: placesOf(wordsOf(text), isListItem),
+    is: SENSES.indexOf(is),
+  }));
+  return unpackRuns(packRuns(learnRuns(examples, SENSES.length, { rounds, lengths: RUN_LENGTHS, vectors: null })));
 }
 
 /** Weights of names, and of words beside them. */

@@ -1,22 +1,31 @@
 import { asShares } from "@/core/reading/weighing/shares";
-import { PLACES, placesOf, type RunWeights } from "@/core/reading/weighing/word-runs";
-import { wordsOf } from "@/core/reading/weighing/wording";
+import { PLACES, type RunWeights } from "@/core/reading/weighing/word-runs";
 import { seeded } from "../../rounds/seeded";
 import { Adam } from "./adam";
 import { DIMENSIONS as OF_A_VECTOR, VECTORS } from "./vectors";
 
-/** A clause, and the number of its class. */
+/** The places of a clause, its words among them, and the number of its class. */
 export interface RunExample {
-  readonly text: string;
-  readonly isListItem: boolean;
+  readonly places: readonly string[];
   readonly is: number;
+  /** How much it counts beside the others; by default as much as any. */
+  readonly counts?: number;
+}
+
+/** How is learnt. */
+export interface RunManner {
+  /** How often each clause is learnt from. */
+  readonly rounds: number;
+  /** Words of a run: even numbers, for each of which as many finders look. */
+  readonly lengths: readonly number[];
+  /** Vectors that stay as they are, those of places without one as well; null where those of words are learnt. */
+  readonly vectors: ReadonlyMap<string, Float32Array> | null;
 }
 
 /** Numbers of a vector, as a number of this file: this is read billions of times. */
 const DIMENSIONS = OF_A_VECTOR;
 
-/** Words of a run, and how many finders look for runs of that length; found by leaving out one part of the sets after the other. */
-const LENGTHS = [2, 4];
+/** Finders of runs of one length. */
 const FINDERS = 40;
 
 /** Clauses from which one step is learnt. */
@@ -52,23 +61,21 @@ function vectorOf(word: string): Float64Array | null {
   return VECTORS.get(word) ?? VECTORS.get(word.split("'")[0]!) ?? null;
 }
 
-const placesIn = ({ text, isListItem }: RunExample, isKnown: (word: string) => boolean) =>
-  placesOf(wordsOf(text), isListItem, isKnown);
+/** A place that is no word: its name begins so. */
+const isNoWord = (place: string) => place.startsWith("* ");
 
-/** All words that get a vector: those that have one, and those that are seen often. */
+/** All words and places that get a vector which is learnt: those that have one, and those that are seen often. */
 function wordsLearnt(examples: readonly RunExample[]): string[] {
   const counts = new Map<string, number>();
-  for (const example of examples)
-    for (const word of placesIn(example, () => true)) counts.set(word, (counts.get(word) ?? 0) + 1);
-  const places = Object.values(PLACES);
+  for (const { places } of examples) for (const place of places) counts.set(place, (counts.get(place) ?? 0) + 1);
   const seen = [...counts].flatMap(([word, count]) => (vectorOf(word) || count >= FEWEST ? [word] : []));
-  return [...new Set([...places, ...VECTORS.keys(), ...seen])];
+  return [...new Set([...Object.values(PLACES), ...VECTORS.keys(), ...seen])];
 }
 
-/** The first row of weights of each length: a row for each finder at each place of its runs. */
-const FIRST_ROWS = LENGTHS.map((_, i) => FINDERS * LENGTHS.slice(0, i).reduce((sum, length) => sum + length, 0));
-const ROWS = FINDERS * LENGTHS.reduce((sum, length) => sum + length, 0);
-const ALL_FINDERS = FINDERS * LENGTHS.length;
+/** All words and places that have a vector already, and places that get one. */
+function wordsKnown(examples: readonly RunExample[], vectors: ReadonlyMap<string, Float32Array>): string[] {
+  return [...new Set([...vectors.keys(), ...examples.flatMap(({ places }) => places.filter(isNoWord))])];
+}
 
 /**
  * The products of rows of two tables, each row of the first with each of the second, written into `into` row by row of the first. Two
@@ -125,13 +132,19 @@ interface Found {
 interface Row {
   readonly places: Int32Array;
   readonly is: number;
+  readonly counts: number;
 }
 
 /** The network while it is learnt. */
 class Learner {
+  private readonly lengths: readonly number[];
+  /** The first row of weights of each length: a row for each finder at each place of its runs. */
+  private readonly firstRows: readonly number[];
+  private readonly rows: number;
+  private readonly finders: number;
   private readonly vectors: Adam;
   private readonly weights: Adam;
-  private readonly bias = new Adam(ALL_FINDERS, () => 0);
+  private readonly bias: Adam;
   private readonly says: Adam;
   private readonly classBias: Adam;
 
@@ -139,16 +152,26 @@ class Learner {
     private readonly words: readonly string[],
     private readonly classes: number,
     private readonly random: Random,
+    private readonly manner: RunManner,
   ) {
+    const { lengths, vectors } = manner;
+    const sum = (all: readonly number[]) => all.reduce((a, b) => a + b, 0);
+    this.lengths = lengths;
+    this.firstRows = lengths.map((_, i) => FINDERS * sum(lengths.slice(0, i)));
+    this.rows = FINDERS * sum(lengths);
+    this.finders = FINDERS * lengths.length;
     this.vectors = new Adam(words.length * DIMENSIONS, (i) => {
-      const own = vectorOf(words[Math.floor(i / DIMENSIONS)]!);
-      return own ? own[i % DIMENSIONS]! * LENGTH : around(random, SMALL);
+      const word = words[Math.floor(i / DIMENSIONS)]!;
+      const kept = vectors?.get(word)?.[i % DIMENSIONS];
+      const own = vectors ? null : vectorOf(word);
+      return kept ?? (own ? own[i % DIMENSIONS]! * LENGTH : around(random, SMALL));
     });
-    const lengthOf = (row: number) => LENGTHS[FIRST_ROWS.findLastIndex((first) => first <= row)]!;
-    this.weights = new Adam(ROWS * DIMENSIONS, (i) =>
+    const lengthOf = (row: number) => lengths[this.firstRows.findLastIndex((first) => first <= row)]!;
+    this.weights = new Adam(this.rows * DIMENSIONS, (i) =>
       around(random, Math.sqrt(2 / (lengthOf(Math.floor(i / DIMENSIONS)) * DIMENSIONS))),
     );
-    this.says = new Adam(ALL_FINDERS * classes, () => around(random, Math.sqrt(1 / ALL_FINDERS)));
+    this.bias = new Adam(this.finders, () => 0);
+    this.says = new Adam(this.finders * classes, () => around(random, Math.sqrt(1 / this.finders)));
     this.classBias = new Adam(classes, () => 0);
   }
 
@@ -158,24 +181,25 @@ class Learner {
     const vectors = new Float64Array((words.length + (words.length % 2)) * DIMENSIONS);
     for (const [i, word] of words.entries())
       vectors.set(this.vectors.values.subarray(word * DIMENSIONS, (word + 1) * DIMENSIONS), i * DIMENSIONS);
-    const counts = new Float64Array((vectors.length / DIMENSIONS) * ROWS);
+    const { rows } = this;
+    const counts = new Float64Array((vectors.length / DIMENSIONS) * rows);
     multiply(vectors, this.weights.values, counts);
-    return new Map(words.map((word, i) => [word, counts.subarray(i * ROWS, (i + 1) * ROWS)]));
+    return new Map(words.map((word, i) => [word, counts.subarray(i * rows, (i + 1) * rows)]));
   }
 
   private find(places: Int32Array, counts: ReadonlyMap<number, Float64Array>): Found {
-    const best = new Float64Array(ALL_FINDERS);
-    const firsts = new Int32Array(ALL_FINDERS).fill(-1);
+    const best = new Float64Array(this.finders);
+    const firsts = new Int32Array(this.finders).fill(-1);
     const rows: Float64Array[] = [];
     for (const word of places) rows.push(counts.get(word)!);
     const sums = new Float64Array(FINDERS);
-    for (const [i, length] of LENGTHS.entries()) {
+    for (const [i, length] of this.lengths.entries()) {
       const own = i * FINDERS;
       for (let first = 0; first + length <= rows.length; first += 1) {
         sums.set(this.bias.values.subarray(own, own + FINDERS));
         for (let place = 0; place < length; place += 1) {
           const row = rows[first + place]!;
-          const from = FIRST_ROWS[i]! + place * FINDERS;
+          const from = this.firstRows[i]! + place * FINDERS;
           for (let f = 0; f < FINDERS; f += 1) sums[f]! += row[from + f]!;
         }
         for (let f = 0; f < FINDERS; f += 1)
@@ -192,7 +216,7 @@ class Learner {
   private missing(found: Float64Array, is: number): Float64Array {
     const scores = Float64Array.from(this.classBias.values);
     const says = this.says.values;
-    for (let f = 0; f < ALL_FINDERS; f += 1)
+    for (let f = 0; f < this.finders; f += 1)
       if (found[f] !== 0)
         for (let k = 0; k < scores.length; k += 1) scores[k]! += found[f]! * says[f * scores.length + k]!;
     const shares = asShares([...scores]);
@@ -200,12 +224,16 @@ class Learner {
   }
 
   /** Adds up what one clause would change. */
-  private addSlopes({ places, is }: Row, counts: ReadonlyMap<number, Float64Array>, share: number): void {
+  private addSlopes(
+    { places, is, counts: weight }: Row,
+    counts: ReadonlyMap<number, Float64Array>,
+    share: number,
+  ): void {
     const { best, first } = this.find(places, counts);
     const kept = best.map((one) => (this.random() < FINDERS_DROPPED ? 0 : one / (1 - FINDERS_DROPPED)));
-    const missing = this.missing(kept, is).map((one) => one * share);
+    const missing = this.missing(kept, is).map((one) => one * share * weight);
     for (let k = 0; k < this.classes; k += 1) this.classBias.slopes[k]! += missing[k]!;
-    for (let f = 0; f < ALL_FINDERS; f += 1) {
+    for (let f = 0; f < this.finders; f += 1) {
       if (kept[f] === 0) continue;
       let slope = 0;
       for (let k = 0; k < this.classes; k += 1) {
@@ -215,8 +243,8 @@ class Learner {
       slope /= 1 - FINDERS_DROPPED;
       this.bias.slopes[f]! += slope;
       const i = Math.floor(f / FINDERS);
-      for (let place = 0; place < LENGTHS[i]!; place += 1)
-        this.addRow(FIRST_ROWS[i]! + place * FINDERS + (f % FINDERS), places[first[f]! + place]!, slope);
+      for (let place = 0; place < this.lengths[i]!; place += 1)
+        this.addRow(this.firstRows[i]! + place * FINDERS + (f % FINDERS), places[first[f]! + place]!, slope);
     }
   }
 
@@ -237,6 +265,7 @@ class Learner {
     for (const row of batch) this.addSlopes(row, counts, 1 / batch.length);
     for (const one of [this.weights, this.says]) one.step(size, PENALTY);
     for (const one of [this.bias, this.classBias]) one.step(size, 0);
+    if (this.manner.vectors) return;
     for (const word of words) this.vectors.stepIn(size * VECTORS_MOVE, word * DIMENSIONS, (word + 1) * DIMENSIONS);
   }
 
@@ -244,8 +273,8 @@ class Learner {
     const part = ({ values }: Adam, from: number, to: number) => Float32Array.from(values.subarray(from, to));
     return {
       vectors: new Map(this.words.map((word, i) => [word, part(this.vectors, i * DIMENSIONS, (i + 1) * DIMENSIONS)])),
-      finders: LENGTHS.map((length, i) => {
-        const [own, row] = [i * FINDERS, FIRST_ROWS[i]!];
+      finders: this.lengths.map((length, i) => {
+        const [own, row] = [i * FINDERS, this.firstRows[i]!];
         return {
           words: length,
           count: FINDERS,
@@ -270,33 +299,30 @@ function shuffle(all: Uint32Array, random: Random): void {
 /**
  * Learns what runs of words say, from clauses with their classes: by words left out by chance, and steps that grow smaller.
  * The same clauses give the same weights.
- * @param rounds how often each clause is learnt from
  */
-export function learnRuns(examples: readonly RunExample[], classes: number, rounds: number): RunWeights {
+export function learnRuns(examples: readonly RunExample[], classes: number, manner: RunManner): RunWeights {
   const random = seeded(1);
-  const words = wordsLearnt(examples);
+  const words = manner.vectors ? wordsKnown(examples, manner.vectors) : wordsLearnt(examples);
   const numbers = new Map(words.map((word, i) => [word, i]));
   const unknown = numbers.get(PLACES.unknown)!;
-  const rows = examples.map((example) => ({
-    places: Int32Array.from(
-      placesIn(example, (word) => numbers.has(word)),
-      (word) => numbers.get(word)!,
-    ),
-    is: example.is,
+  const rows = examples.map(({ places, is, counts = 1 }) => ({
+    places: Int32Array.from(places, (place) => numbers.get(place) ?? unknown),
+    is,
+    counts,
   }));
-  const isPlace = new Set(Object.values(PLACES).map((place) => numbers.get(place)!));
+  const isPlace = new Set(words.flatMap((word, i) => (isNoWord(word) ? [i] : [])));
   const leaveOut = (places: Int32Array) =>
     places.map((word) => (!isPlace.has(word) && random() < WORDS_DROPPED ? unknown : word));
-  const learner = new Learner(words, classes, random);
+  const learner = new Learner(words, classes, random, manner);
   const order = Uint32Array.from(rows, (_, i) => i);
-  const steps = rounds * Math.ceil(rows.length / BATCH);
+  const steps = manner.rounds * Math.ceil(rows.length / BATCH);
   let done = 0;
-  for (let round = 0; round < rounds; round += 1) {
+  for (let round = 0; round < manner.rounds; round += 1) {
     shuffle(order, random);
     for (let from = 0; from < order.length; from += BATCH, done += 1) {
       const batch = Array.from(order.subarray(from, from + BATCH), (i) => rows[i]!);
       learner.step(
-        batch.map(({ places, is }) => ({ places: leaveOut(places), is })),
+        batch.map((row) => ({ ...row, places: leaveOut(row.places) })),
         STEP * (1 - done / (steps + 1)),
       );
     }

@@ -24,7 +24,7 @@ const LIKELY_OF_WANTED = 0.8;
 const NOT_ALL_BUT_NONE = 0.15;
 
 /** From here on words alone are believed as a whole: that something changes, and what. */
-const LIKELY_AS_A_WHOLE = 0.45;
+const LIKELY_AS_A_WHOLE = 0.44;
 
 /** From here on they bear out what the rules find. */
 const BORNE_OUT = 0.6;
@@ -126,6 +126,29 @@ export function choose(
   if (!ruled && weighed.whether * what < LIKELY_AS_A_WHOLE) return null;
   if (!ruled && soundsLikeIt(weighed.segment, item, said, owes)) return null;
   return { said, segment: ruled ? saying(ruled, weighed) : weighed.segment, confidence: WEIGHED, isRuled: false };
+}
+
+/** From here on something of what its writer owes is taken to be meant, where a letter says nothing else. */
+const LIKELY_AT_ALL = 0.2;
+
+/**
+ * What counts where nothing else of a letter does: whoever owes something and writes neither courtesy nor anything new is nearly
+ * always answering, so that the likeliest of what they owe is better offered as unsure than left out. Null where nothing is likely
+ * at all.
+ */
+export function likeliest(
+  context: FollowContext,
+  weighed: ReadonlyMap<OpenItem, Weighed>,
+): (Chosen & { readonly item: OpenItem }) | null {
+  const { sides, writer } = context;
+  // Who has reported trouble may tell its end, but owes nobody an answer.
+  const owed = [...weighed].filter(([item]) => item.asker !== writer && sides.owes(writer, item));
+  const [item, best] = owed.sort(([, a], [, b]) => b.whether - a.whether)[0] ?? [];
+  // A single word is a greeting more often than an answer.
+  if (!item || !best || best.whether < LIKELY_AT_ALL || !/\S\s+\S/.test(best.segment.text)) return null;
+  const said = saidBy(context, item, told(item, null, best), best);
+  if (soundsLikeIt(best.segment, item, said, true)) return null;
+  return { item, said, segment: best.segment, confidence: WEIGHED, isRuled: false };
 }
 
 /** The words that say it: those that the rules have found, if the weighed ones are among them. */

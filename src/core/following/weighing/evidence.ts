@@ -1,6 +1,6 @@
 import type { OpenItem } from "../item";
-import { wantsWords } from "../said";
 import type { Segment } from "../segments";
+import { roleFor, sortOf } from "./answer-runs";
 import { bondsOf } from "./bonds";
 import type { Situation } from "./situation";
 import { wordingFor, wordingOf, wordsOf } from "./wording";
@@ -13,9 +13,8 @@ export class Evidence {
 
   /** Names of everything found: by who writes, what the item is, how it is bound, and what the words are like. */
   of(segment: Segment, item: OpenItem): string[] {
-    const { writer, sides } = this.situation.context;
-    const role = sides.owes(writer, item) ? "owner" : sides.wants(writer, item) ? "asker" : "other";
-    const sort = wantsWords(item) ? "words" : item.kind === "trouble" ? "trouble" : "work";
+    const { writer } = this.situation.context;
+    const [role, sort] = [roleFor(this.situation, item), sortOf(item)];
     const { link, found } = bondsOf(this.situation, segment, item);
     const { wording, words } = this.text(segment);
     const worded = [...wording, ...wordingFor(this.situation, segment, item)];

@@ -1,5 +1,5 @@
 import type { FoundSlip } from "../../reading/slip";
-import { isAnswerWithPlease, isInterjection, THANKS_ONLY } from "../bare-answer";
+import { isAnswerWithPlease, isInterjection, isThanksOnly } from "../bare-answer";
 import type { FollowContext } from "../context";
 import type { OpenItem } from "../item";
 import type { Segment } from "../segments";
@@ -48,7 +48,7 @@ export function situationOf(context: FollowContext, open: readonly OpenItem[], s
     (segment) =>
       !/\?$/.test(segment.text) &&
       (!isAsked(segment) || isAnswerWithPlease(segment.text)) &&
-      !THANKS_ONLY.test(segment.text) &&
+      !isThanksOnly(segment.text) &&
       !isInterjection(segment.text),
   );
   return {

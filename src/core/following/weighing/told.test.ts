@@ -48,3 +48,14 @@ test("what is only to come, and names no part, is no part; numbers that are hour
   expect(says("Four of them will be ready.")).toBe("part");
   expect(says("I have packed the atlas.")).toBe("part");
 });
+
+test("what is handed on by name stays so, though the writer says yes besides; another finding of the rules does not weigh as much", () => {
+  expect(toldOf({ promised: 0.85, passed: 0.15 }, "passed", true)).toBe("passed");
+  expect(toldOf({ promised: 0.85, declined: 0.15 }, "declined", true)).toBe("promised");
+});
+
+test("without any word of putting off a day moves nothing", () => {
+  const says = (text: string) => toldOf({ moved: 0.7, promised: 0.3 }, null, false, "ask", text);
+  expect(says("Friday free, Saturday work.")).toBe("promised");
+  expect(says("It will be Saturday instead.")).toBe("moved");
+});

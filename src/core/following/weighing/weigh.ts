@@ -4,19 +4,21 @@ import { saysNothing } from "../bare-answer";
 import type { FollowContext } from "../context";
 import { CHANGES, canBecome, type OpenItem } from "../item";
 import type { Segment } from "../segments";
+import { answerPlaces } from "./answer-runs";
+import { type ChangeWeights, changesSaid } from "./changes-said";
 import { Evidence } from "./evidence";
-import { situationOf } from "./situation";
+import { type Situation, situationOf } from "./situation";
 
-/** What was learnt of answers: whether a segment changes an item (no, yes), and how (in the order of `CHANGES`). */
-export interface FollowingWeights {
+/** What was learnt of answers: whether a segment changes an item (no, yes), and how. */
+export interface FollowingWeights extends ChangeWeights {
   readonly whether: Weights;
-  readonly what: Weights;
 }
 
 /** Nothing: then the rules count alone. */
 export const NOTHING_LEARNT: FollowingWeights = {
   whether: { bias: [0, 0], weights: {} },
   what: { bias: CHANGES.map(() => 0), weights: {} },
+  runs: null,
 };
 
 /** What a letter does to an item by the weight of its words. Shares from 0 to 1. */
@@ -58,18 +60,20 @@ interface Held {
 }
 
 function weighItem(
-  { kind }: OpenItem,
+  situation: Situation,
+  item: OpenItem,
   held: readonly Held[],
   learnt: FollowingWeights,
 ): Omit<Weighed, "isShared" | "byItself"> {
-  const sharesBy = (segment: Segment) =>
-    sharesOf(learnt.what, held.find((one) => one.segment === segment)?.found ?? []);
+  const saidBy = ({ segment, found }: Pick<Held, "segment" | "found">) =>
+    changesSaid(learnt, found, answerPlaces(situation, segment, item));
+  const sharesBy = (segment: Segment) => saidBy(held.find((one) => one.segment === segment) ?? { segment, found: [] });
   const best = held.reduce((a, b) => (b.whether > a.whether ? b : a), held[0]!);
   const saying = held.filter((one) => one === best || one.whether > Math.max(SAYS_IT, best.whether * 0.6));
   const sums = CHANGES.map(() => 0);
-  for (const { found, whether } of saying)
-    for (const [i, share] of sharesOf(learnt.what, found).entries())
-      if (canBecome(kind, CHANGES[i]!)) sums[i]! += share * whether;
+  for (const one of saying)
+    for (const [i, share] of saidBy(one).entries())
+      if (canBecome(item.kind, CHANGES[i]!)) sums[i]! += share * one.whether;
   const sum = sums.reduce((a, b) => a + b, 0);
   const shares = sums.map((one) => (sum > 0 ? one / sum : 0));
   return {
@@ -137,7 +141,7 @@ export function weigh(
       const isIts = by === undefined ? one.whether >= most[i]! : by.has(item);
       return isIts ? one : { ...one, whether: 0 };
     });
-    const one = weighItem(item, free, learnt);
+    const one = weighItem(situation, item, free, learnt);
     const at = situation.segments.indexOf(one.segment);
     const isShared = [...held].some(([other, its]) => other !== item && its[at]!.whether > one.whether * FITS_TOO);
     weighed.set(item, { ...one, isShared, byItself: Math.max(...own.map((each) => each.whether)) });

@@ -1,5 +1,5 @@
 import { tellingWords } from "../../finding/telling-words";
-import { BARE_ANSWER, isAnswerWithPlease, isInterjection, POINTS_BACK, THANKS_ONLY, TURNS_TO } from "../bare-answer";
+import { BARE_ANSWER, isAnswerWithPlease, isInterjection, isThanksOnly, POINTS_BACK, TURNS_TO } from "../bare-answer";
 import { ASKER_CUES, OWNER_CUES } from "../cues";
 import type { OpenItem } from "../item";
 import { numberIn } from "../numbers";
@@ -30,7 +30,7 @@ export function wordingOf({ segments, slips, statements }: Situation, segment: S
   if (IS_THE_REST.test(text)) found.push("the rest");
   if (POINTS_BACK.test(text)) found.push("points back");
   if (BARE_ANSWER.test(text)) found.push("bare");
-  if (THANKS_ONLY.test(text) || isInterjection(text)) found.push("courtesy");
+  if (isThanksOnly(text) || isInterjection(text)) found.push("courtesy");
   const at = segments.indexOf(segment);
   const before = segments[at - 1];
   const after = segments[at + 1];

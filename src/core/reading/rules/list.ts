@@ -1,6 +1,7 @@
 import type { KindRule } from "../kind-rule";
 import { actionLine } from "./action-line";
 import { amiss } from "./amiss";
+import { announced } from "./announced";
 import { badNews } from "./bad-news";
 import { behind } from "./behind";
 import { colleague } from "./colleague";
@@ -19,6 +20,7 @@ import { namedBehind } from "./named-behind";
 import { need } from "./need";
 import { notAsAgreed } from "./not-as-agreed";
 import { nothing } from "./nothing";
+import { nothingAsked } from "./nothing-asked";
 import { nothingListed } from "./nothing-listed";
 import { offered } from "./offered";
 import { order } from "./order";
@@ -49,6 +51,8 @@ import { withRegret } from "./with-regret";
 export const KIND_RULES: readonly KindRule[] = [
   tableRow, // before all: its columns say it
   nothing, // first of wordings: courtesy and releases look like asks
+  nothingAsked,
+  announced,
   nothingListed,
   halfSaid,
   actionLine,

@@ -1,9 +1,10 @@
 import { describe, expect, test } from "vitest";
 import { clausesIn } from "../clauses";
-import type { LetterGround } from "../kind-rule";
+import type { KindRule, LetterGround } from "../kind-rule";
 import type { SlipKind } from "../slip";
+import { announced } from "./announced";
 import { KIND_RULES } from "./list";
-import { nothing } from "./nothing";
+import { nothingAsked } from "./nothing-asked";
 
 // A boatyard: another trade than the demo's. Each sentence was written for what it is, before the rules were tried on it.
 const person = (name: string) => ({ id: name, name, address: `${name.toLowerCase().replace(" ", ".")}@yard.example` });
@@ -256,17 +257,26 @@ describe("clauses", () => {
   });
 });
 
-test("what cannot be done without something is not denied: it may ask for it; what happens otherwise is", () => {
-  const denies = (sentence: string) => {
+describe("what is denied", () => {
+  const denies = (rule: KindRule, sentence: string) => {
     const [clause] = clausesIn(sentence, [{ kind: "new", start: 0, end: sentence.length }]);
-    return nothing.find(clause!, ground);
+    return rule.find(clause!, ground) === "nothing";
   };
-  expect(denies("Unless you send the survey by Friday we cannot launch her.")).toBeNull();
-  expect(denies("If we do not have the survey by Friday we cannot launch her.")).toBeNull();
-  expect(denies("If you don't answer by Friday we cannot launch her.")).toBeNull();
-  expect(denies("If she comes later we cannot launch her.")).toBe("nothing");
-  expect(denies("Two things before we can open the hall.")).toBe("nothing");
-  expect(denies("I have left them in the shed behind the kiln.")).toBe("nothing");
-  expect(denies("A date will be sent to you in due course.")).toBe("nothing");
-  expect(denies("Please open the two things before noon.")).toBeNull();
+
+  test("what cannot be done without something is not: it may ask for it; what happens otherwise is", () => {
+    expect(denies(nothingAsked, "Unless you send the survey by Friday we cannot launch her.")).toBe(false);
+    expect(denies(nothingAsked, "If we do not have the survey by Friday we cannot launch her.")).toBe(false);
+    expect(denies(nothingAsked, "If you don't answer by Friday we cannot launch her.")).toBe(false);
+    expect(denies(nothingAsked, "If she comes later we cannot launch her.")).toBe(true);
+  });
+
+  test("how things are", () => {
+    expect(denies(nothingAsked, "I have left them in the shed behind the kiln.")).toBe(true);
+    expect(denies(nothingAsked, "A date will be sent to you in due course.")).toBe(true);
+  });
+
+  test("what only says that something follows", () => {
+    expect(denies(announced, "Two things before we can open the hall.")).toBe(true);
+    expect(denies(announced, "Please open the two things before noon.")).toBe(false);
+  });
 });

@@ -1,6 +1,6 @@
 import type { Clause } from "../clauses";
 import { logShares, type WordingWeights } from "./shares";
-import { RunWeigher } from "./word-runs";
+import { placesOf, RunWeigher } from "./word-runs";
 import { ENDS, endingsOf, lengthOf, ON_A_LIST, wordsOf } from "./wording";
 
 /** What a word weighs by itself, and with the words that may follow it. */
@@ -105,7 +105,7 @@ function weigherOf(learnt: WordingWeights): Weigh {
   return (words, isListItem) => {
     const names = logShares(byNames.weigh(words, isListItem));
     if (Math.max(...names) > PLAIN_FROM) return names;
-    const runs = logShares(byRuns.weigh(words, isListItem));
+    const runs = logShares(byRuns.weigh(placesOf(words, isListItem)));
     return names.map((one, k) => (1 - RUNS_COUNT) * one + RUNS_COUNT * runs[k]!);
   };
 }

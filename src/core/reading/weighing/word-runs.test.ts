@@ -4,7 +4,7 @@ import { packRuns, unpackRuns } from "./packed-runs";
 import { PLACES, placesOf, RunWeigher, type RunWeights } from "./word-runs";
 import { wordsOf } from "./wording";
 
-const weigh = (weigher: RunWeigher, text: string) => weigher.weigh(wordsOf(text), false);
+const weigh = (weigher: RunWeigher, text: string) => weigher.weigh(placesOf(wordsOf(text), false));
 
 /** One finder of "not" before "sent", and one of "sent" alone that ends a clause; two classes. */
 const LEARNT: RunWeights = {
@@ -48,26 +48,18 @@ describe("runs of words", () => {
   });
 });
 
-test("a clause has edges, known words, an unknown one, and an end that says whether it stands on a list", () => {
-  const isKnown = (word: string) => word !== "plinth";
-  expect(placesOf(wordsOf("The plinth."), false, isKnown)).toEqual([
+test("a clause has edges, its words, and an end that says whether it stands on a list", () => {
+  expect(placesOf(wordsOf("The plinth."), false)).toEqual([
     "* edge",
     "* edge",
     "the",
-    "* unknown",
+    "plinth",
     ".",
     "* end",
     "* edge",
     "* edge",
   ]);
-  expect(placesOf(wordsOf("Go"), true, isKnown)).toEqual([
-    "* edge",
-    "* edge",
-    "go",
-    "* end on list",
-    "* edge",
-    "* edge",
-  ]);
+  expect(placesOf(wordsOf("Go"), true)).toEqual(["* edge", "* edge", "go", "* end on list", "* edge", "* edge"]);
 });
 
 test("rows are packed to the hundred-and-twenty-seventh part of the greatest number of each", () => {

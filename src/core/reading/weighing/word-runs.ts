@@ -32,10 +32,9 @@ export interface RunWeights {
   readonly bias: readonly number[];
 }
 
-/** The words of a clause (`wordsOf`) that have a vector, with the places beside them. */
-export function placesOf(words: readonly string[], isListItem: boolean, isKnown: (word: string) => boolean): string[] {
-  const known = words.map((word) => (isKnown(word) ? word : PLACES.unknown));
-  return [...EDGES, ...known, isListItem ? PLACES.endOnList : PLACES.end, ...EDGES];
+/** The words of a clause (`wordsOf`), with the places beside them. */
+export function placesOf(words: readonly string[], isListItem: boolean): string[] {
+  return [...EDGES, ...words, isListItem ? PLACES.endOnList : PLACES.end, ...EDGES];
 }
 
 /** What a word counts for each finder at each place of a run, the finders one behind the other. */
@@ -55,7 +54,8 @@ export class RunWeigher {
     this.sums = new Float32Array(this.best.length);
   }
 
-  private countsOf(word: string): Counted {
+  private countsOf(place: string): Counted {
+    const word = this.learnt.vectors.has(place) ? place : PLACES.unknown;
     const found = this.counted.get(word);
     if (found) return found;
     const vector = this.learnt.vectors.get(word)!;
@@ -71,10 +71,10 @@ export class RunWeigher {
     return counts;
   }
 
-  /** What the runs of a clause, given by its words (`wordsOf`), weigh for each class, in the logarithm of odds. */
-  weigh(found: readonly string[], isListItem: boolean): number[] {
-    const { vectors, finders, bias } = this.learnt;
-    const rows = placesOf(found, isListItem, (word) => vectors.has(word)).map((word) => this.countsOf(word));
+  /** What the runs of a clause, given by its places (`placesOf`), weigh for each class, in the logarithm of odds. */
+  weigh(places: readonly string[]): number[] {
+    const { finders, bias } = this.learnt;
+    const rows = places.map((place) => this.countsOf(place));
     const scores = [...bias];
     const { best, sums } = this;
     let at = 0;
