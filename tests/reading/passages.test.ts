@@ -237,3 +237,11 @@ test("two people named for one thing are neither alone; who only wants something
   expect(owners("Ben and Anna still have to hand in their hours.").at(-1)?.[0]).toBeNull();
   expect(owners("Cleo wants a third up front, so you would have to approve that.").at(-1)?.[0]).toBe("anna");
 });
+
+test("why an answer is wanted is no item of its own; by when it is wanted is", () => {
+  expect(short("Which hours is the oven free? I need to know for the apprentices.")).toHaveLength(1);
+  expect(short("Which hours is the oven free? I need to know by Friday.").map(([kind]) => kind)).toEqual([
+    "question",
+    "ask",
+  ]);
+});

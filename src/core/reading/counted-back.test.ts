@@ -1,15 +1,23 @@
 import { expect, test } from "vitest";
 import { findDates } from "../time/dates-in-words";
 import { PLAIN_WEEK } from "../time/day";
-import { countedBack, countedBackFromEvent, countedBackFromNamed, countsBack } from "./counted-back";
+import { countedBackFromEvent, countedBackFromNamed, countedFromDay, countsFromDay } from "./counted-back";
 
 const from = { at: Date.parse("2026-11-02T09:00:00Z"), zone: "+00:00" };
-const back = (earlier: string, text: string) => countedBack(text, findDates(earlier, from, PLAIN_WEEK))?.day ?? null;
+const back = (earlier: string, text: string) => countedFromDay(text, findDates(earlier, from, PLAIN_WEEK))?.day ?? null;
 
 test("days are counted back from the day that was named before", () => {
   expect(back("The board meets on the 20th.", "We need it two days earlier.")).toBe("2026-11-18");
   expect(back("They open on 20 November.", "Have it ready the day before.")).toBe("2026-11-19");
   expect(back("on the 13th, or rather the 20th", "it has to be here a week before that")).toBe("2026-11-13");
+});
+
+test("days are counted on from the day that was named before", () => {
+  expect(back("Send me the text by Tuesday.", "We print on the day after.")).toBe("2026-11-04");
+  expect(back("They open on 20 November.", "Take the tent down two days later.")).toBe("2026-11-22");
+  expect(back("They open on 20 November.", "It has to be back by noon, not a day later.")).toBeNull();
+  expect(back("The board meets soon.", "We print on the day after.")).toBeNull();
+  expect(findDates("We fetch it the day after the fair.", from, PLAIN_WEEK)).toEqual([]);
 });
 
 test("days and working days are counted back from an event whose day stands in brackets behind it", () => {
@@ -24,7 +32,7 @@ test("without a day before, or without counting back, there is none", () => {
   expect(back("The board meets soon.", "We need it two days earlier.")).toBeNull();
   expect(back("The board meets on the 20th.", "We need it then.")).toBeNull();
   // Counted from what follows, which the dates in words do themselves.
-  expect(countsBack("two days before the opening")).toBe(false);
+  expect(countsFromDay("two days before the opening")).toBe(false);
 });
 
 test("the weekday before a day that was named", () => {

@@ -9,6 +9,12 @@ const BACK = new RegExp(
   "i",
 );
 
+/** "On the day after", "two weeks later": counted on from it; "not a day later" is not. */
+const ON = new RegExp(
+  `(?<!\\b(?:not|no|or|and)\\s)\\b(?:(${COUNT})\\s+(days?|weeks?)\\s+(?:after(?:wards)?|later)|the day after|the (?:next|following) day)(?:\\s+(?:that|it|then)\\b)?(?=\\s*(?:[.,;!?]|$))`,
+  "i",
+);
+
 /** "Four weeks before the first start": from the day on which that is, if it was named. */
 const BACK_FROM_EVENT = new RegExp(
   `\\b(${COUNT})\\s+(days?|weeks?)\\s+(?:before|ahead of|prior to)\\s+(?:the|our|your|their) (?:[\\p{L}-]+ ){0,2}?([\\p{L}-]{4,})\\b(?!\\s+(?:on|of)\\b)`,
@@ -60,28 +66,36 @@ export function countedBackFromNamed(
 }
 
 /**
- * The day that words count back from another one; null where none do, or no day was named before.
- * @param earlier days named in the clause itself and in what stands before it, in the order of the text
+ * The day that words count back or on from another one; null where none do, or no day was named before.
+ * @param before days named in what stands before the clause, in the order of the text
+ * @param own days named in the clause itself, which count before any that is counted on
  */
-export function countedBack(text: string, earlier: readonly FoundDate[]): DueFound | null {
+export function countedFromDay(
+  text: string,
+  before: readonly FoundDate[],
+  own: readonly FoundDate[] = [],
+): DueFound | null {
+  const earlier = [...before, ...own];
   const weekday = WEEKDAY_BEFORE.exec(text);
   const event = weekday && earlier.findLast(({ words }) => !words.toLowerCase().endsWith(weekday[1]!.toLowerCase()));
   if (weekday && event) {
     const back = ((weekdayOf(event.day) - weekdayNumber(weekday[1]!) + 6) % 7) + 1;
     return { day: addDays(event.day, -back), time: null, others: [], words: weekday[0] };
   }
-  const words = BACK.exec(text);
+  const back = BACK.exec(text);
+  const words = back ?? (own.length === 0 ? ON.exec(text) : null);
   const from = words && earlier.at(-1);
   if (!words || !from) return null;
-  const number = words[1]!.toLowerCase() === "the" ? 1 : countOf(words[1]!);
-  const days = words[2]!.toLowerCase().startsWith("week") ? number * 7 : number;
-  return { day: addDays(from.day, -days), time: null, others: [], words: words[0] };
+  const [, count = "the", unit = "day"] = words;
+  const number = count.toLowerCase() === "the" ? 1 : countOf(count);
+  const days = unit.toLowerCase().startsWith("week") ? number * 7 : number;
+  return { day: addDays(from.day, back ? -days : days), time: null, others: [], words: words[0] };
 }
 
 /** "The Friday before that": the weekday before a day that was named. */
 const WEEKDAY_BEFORE = new RegExp(`\\bthe (${WEEKDAY}) before (?:that|it|then)\\b`, "i");
 
-/** Whether a text counts back at all, so that days need not be looked for in vain. */
-export function countsBack(text: string): boolean {
-  return BACK.test(text) || WEEKDAY_BEFORE.test(text);
+/** Whether a text counts from another day at all, so that days need not be looked for in vain. */
+export function countsFromDay(text: string): boolean {
+  return BACK.test(text) || ON.test(text) || WEEKDAY_BEFORE.test(text);
 }

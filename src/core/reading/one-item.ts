@@ -16,6 +16,15 @@ export function goesOn(before: FoundSlip, slip: FoundSlip, text: string): boolea
   );
 }
 
+/** "I need to know for the lads", without a day: why an answer is wanted. */
+const WANTS_TO_KNOW =
+  /^(?:(?:and|because|since|as) )?(?:i|we)(?:['’]d)? (?:just |only |really )?(?:need|have|want|must|ought) (?:to )?know(?: (?:this|that|it))?(?:,? (?:for|because|since|so that|to) (?!.*(?:day|week|tomorrow|tonight|noon|month)\b)[^?\d]*)?[.!]*$/i;
+
+/** Whether words only say again that what was asked right before them is asked. */
+export function onlySaysWhy(before: FoundSlip, text: string): boolean {
+  return before.kind === "question" && WANTS_TO_KNOW.test(text);
+}
+
 /** Whether a slip is of the same point of a list as the one before it, for the same person: a point is one item. */
 export function isOfPoint(before: FoundSlip, slip: FoundSlip): boolean {
   return (

@@ -7,15 +7,16 @@ import { figuresOf } from "../time/figures-order";
 import { dayOf, type Moment } from "../time/moment";
 import { type Addressee, calledBehind } from "./addressee";
 import { type Clause, clausesIn } from "./clauses";
-import { countedBack, countedBackFromEvent, countedBackFromNamed, countsBack } from "./counted-back";
+import { countedBackFromEvent, countedBackFromNamed, countedFromDay, countsFromDay } from "./counted-back";
 import { withDayBehind, withDayOfList } from "./day-behind";
 import { dueOf } from "./due";
 import { dueByContext } from "./due-by-context";
 import { estimateOf, speaksOfWorkBefore } from "./estimate";
+import { withGrounds } from "./ground-of-ask";
 import { hasteIn } from "./haste";
 import { type KindRule, type LetterGround, namedIn } from "./kind-rule";
 import { isReadable } from "./language";
-import { asOneItem, goesOn, isOfPoint } from "./one-item";
+import { asOneItem, goesOn, isOfPoint, onlySaysWhy } from "./one-item";
 import { calledAt, callsSeveral, greetedIn, meantBefore, ownerOf } from "./owner";
 import { withSubject, youOf } from "./passage-title";
 import { priorityOf, saysHowUrgent, saysOfAll } from "./priority";
@@ -314,6 +315,7 @@ export function readLetter(
       continue;
     }
     if (!found || slips.length >= MOST_SLIPS) continue;
+    if (last && lastBlock === clause.block && onlySaysWhy(last, clause.text)) continue;
     // Trouble has no due date: its days are not looked for.
     // Nor are days that were over when it was written: nothing can be done by then.
     const dates =
@@ -325,7 +327,7 @@ export function readLetter(
       lead && dates.length === 0 && found.kind !== "trouble"
         ? findDates(lead, from, settings.calendar, settings.figures)
         : [];
-    const back = found.kind !== "trouble" && countsBack(clause.text);
+    const isCounted = found.kind !== "trouble" && countsFromDay(clause.text);
     const before = () =>
       findDates(
         letter.text.slice(Math.max(0, clause.start - LOOKED_BACK), clause.start),
@@ -338,7 +340,7 @@ export function readLetter(
     const namedInParagraph = () => findDates(inParagraph, from, settings.calendar, settings.figures).at(-1);
     const due: DueFound | null =
       (found.kind === "trouble" ? null : countedBackFromNamed(clause.text, dates, settings.calendar)) ??
-      (back ? countedBack(clause.text, [...before(), ...dates]) : null) ??
+      (isCounted ? countedFromDay(clause.text, before(), dates) : null) ??
       (found.kind !== "trouble" && dates.length === 0
         ? countedBackFromEvent(
             clause.text,
@@ -380,5 +382,5 @@ export function readLetter(
     else slips.push(whole);
     lastBlock = clause.block;
   }
-  return withDayBehind(withDayOfList(slips, clauses), clauses);
+  return withGrounds(withDayBehind(withDayOfList(slips, clauses), clauses), clauses);
 }

@@ -18,7 +18,7 @@ const WHOEVER_LEAD =
   /^(?:(?:could|can|would|will) )?whoever [^,;.?]{3,60}?,? (?:should|must|has to|needs to|could|can|will|to|please)(?: please)? (?=\p{Ll})/iu;
 
 const TAIL =
-  /[\s,;–-]*(?:,?\s*(?:please|thanks|thank you|if (?:you can|possible|you could|you would)|when you (?:can|have a moment|get a chance)|as soon as possible|asap|urgently|no rush(?: on (?:those|that|this|it))?|at the latest|for (?:me|us)))+\s*$/i;
+  /[\s,;–-]*(?:,?\s*(?:please|thanks|thank you|if (?:you can|possible|you could|you would)|when you (?:can|have a moment|get a chance)|as soon as possible|asap|urgently|no rush(?: on (?:those|that|this|it))?|at the latest|for (?:me|us)|(?:an?|one|two|three|four|five|\d+) (?:days?|weeks?) before (?:that|then)))+\s*$/i;
 
 /** A greeting in the same breath: "morning ines, which hours …". */
 const GREETING =
@@ -32,6 +32,14 @@ const SHORT_YOU = /^(can|could|would|will) u\b/i;
 
 const REASON =
   /[\s,]+(?:so that|unless (?:i|we|you)|because|since|as (?:i|we|the|it|they)|otherwise|in order that|before (?:we|i|they|the)|if not|or (?:else )?we|which (?:is|means|would))\b.*$/i;
+
+/** A statement behind what is to be done: "…, I think I lost it", "…, then I put it on the lorry". */
+const STATEMENT_BEHIND =
+  /^((?!(?:if|when|once|unless|until|as|should|in case)\b)(?:\S+ ){2,}?\S+), (?:(?:and|so|but|then|though|as) )*(?:i|we|it|they|he|she|that|this|there)(?:['’](?:ll|m|ve|d|s|re))? [\p{Ll}][^?]*$/iu;
+
+/** The same of a thing: "…, part no is on the plate". Not where something is told or asked of several: "whether Mo, Ann and Bo are in". */
+const THING_BEHIND =
+  /^((?!.*\b(?:if|whether|which|who|what|when|where|how|that|for)\b)(?:\S+ ){2,}?\S+), (?!(?:one|two|three|each|all|both|some|most|none|as|with|and) )(?:[\p{Ll}\d]+ ){1,3}(?:is|are|was|were) [^?]*$/u;
 
 function upperFirst(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
@@ -97,6 +105,7 @@ export function titleOf(
       )
       .replace(/\?$/, "");
   }
+  if (kind === "ask" || kind === "promise") text = text.replace(STATEMENT_BEHIND, "$1").replace(THING_BEHIND, "$1");
   text = withoutWords(text, words)
     .replace(REASON, "")
     .replace(TAIL, "")

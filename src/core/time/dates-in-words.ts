@@ -108,9 +108,9 @@ const NAMES_A_DAY = new RegExp(
   "i",
 );
 
-/** Words that the library takes for a day and that are none: "May I", "propose a day", "on the day". */
+/** Words that the library takes for a day and that are none: "May I", "propose a day", "on the day", "the day after". */
 const NAMES_NONE =
-  /^(?:may|march|sat|sun|mon|wed|(?:(?:on|in|for) )?(?:a|an|the|one|that|this) (?:day|week|month|fortnight))$/i;
+  /^(?:may|march|sat|sun|mon|wed|(?:(?:on|in|for) )?(?:a|an|the|one|that|this) (?:day|week|month|fortnight)(?: (?:after|before))?)$/i;
 
 /** "For three days": how long, not when. */
 const DURATION = /^(?:for |about |some )?(?:\d+|[a-z]+) (?:days?|weeks?|fortnights?|months?)$/i;

@@ -48,6 +48,10 @@ const LEFT_THERE =
 /** "An appointment will be proposed to you in due course": by nobody, and on no day. */
 const IN_DUE_COURSE = /\bwill be (?:[\p{L}-]+ ){1,5}in due course\b/iu;
 
+/** "The tent people hold one for us until Monday": what others keep ready. */
+const HELD_FOR_US =
+  /^(?:the|our|their|they|he|she|it)\b.{0,40}\b(?:holds?|keeps?|(?:is|are) (?:holding|keeping)) .{2,40}\bfor us (?:until|till)\b(?!.*\b(?:so|please|could you|can you)\b)/iu;
+
 const NOTHING_ASKED = [
   WHEN_FREE,
   OWN_DUTY,
@@ -61,6 +65,7 @@ const NOTHING_ASKED = [
   COULD_COME,
   LEFT_THERE,
   IN_DUE_COURSE,
+  HELD_FOR_US,
 ];
 
 /** Where somebody is and when, how things are as a rule, an opinion, or what would be otherwise: it sounds like more, and nobody waits for it. */

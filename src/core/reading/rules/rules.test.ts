@@ -272,6 +272,8 @@ describe("what is denied", () => {
 
   test("how things are", () => {
     expect(denies(nothingAsked, "I have left them in the shed behind the kiln.")).toBe(true);
+    expect(denies(nothingAsked, "The tent people hold one for us until Monday.")).toBe(true);
+    expect(denies(nothingAsked, "Please hold one for us until Monday.")).toBe(false);
     expect(denies(nothingAsked, "A date will be sent to you in due course.")).toBe(true);
   });
 

@@ -1,0 +1,52 @@
+import type { Clause } from "./clauses";
+import type { FoundSlip } from "./slip";
+import { LONGEST_TITLE } from "./title";
+
+/** "The inspector wants the drawings three days before he comes": what somebody else, or something, wants. */
+const ANOTHER_WANTS =
+  /^(?:(?:and|but|now|so)[, ]+)?(?!(?:i|we|you)\b)(?:[\p{L}'’-]+ ){1,5}(?:wants?|needs?|asks? for|(?:is|are) (?:asking|calling) for|would like|(?:has|have) asked for|expects?|insists? on|requires?) (?!(?:you|to)\b)(?<thing>.+?)(?= (?:by|before|until|for|on|in|within|at|an?|one|two|three|four|five|ten|this|next|today|tomorrow)\b|[.,;!]|$)/iu;
+
+/** "I've still not had the lift plan": what the writer lacks. */
+const WRITER_LACKS =
+  /^(?:(?:and|but|now|so)[, ]+)?(?:i|we)(?:['’]?ve| have|['’]?d| had)? (?:(?:still|yet|only) )?(?:not|never|haven['’]?t) (?:yet )?(?:had|seen|received|got|heard|found) (?<thing>(?:the|an?|your|any|our) .+?)(?= (?:by|before|until|for|on|in|within|at|from|yet|so|and)\b|[.,;!]|$)/iu;
+
+/** "Could somebody send them to him?": asked with words that point back. */
+const ASKED_OF_IT =
+  /^(?:(?:so|and|then)[, ]+)?(?:(?:could|can|would|will) (?:you|someone|somebody|anyone|one of you|[\p{L}'’-]+)|please|kindly)\b[^?]*\b(?:it|them|that|these|those|one)\b/iu;
+
+const POINTS_BACK = /\b(?:it|them|that|these|those|one)\b/i;
+
+/** What is asked of the thing that somebody wants, as one item: both sentences are its passage, and its title names the thing. */
+function asOne(wanted: FoundSlip, asked: FoundSlip, thing: string): FoundSlip {
+  const title = asked.title.replace(POINTS_BACK, thing);
+  const dated = asked.due ? asked : wanted;
+  return {
+    ...asked,
+    start: wanted.start,
+    title: title.length > LONGEST_TITLE ? asked.title : title,
+    due: dated.due,
+    haste: dated.haste,
+    priority: asked.priority === "normal" ? wanted.priority : asked.priority,
+  };
+}
+
+function thingWanted(text: string): string | undefined {
+  return (ANOTHER_WANTS.exec(text) ?? WRITER_LACKS.exec(text))?.groups?.thing;
+}
+
+/** Puts together what somebody else wants, or the writer lacks, and who is to see to it, right behind in its paragraph: it is asked once. */
+export function withGrounds(slips: readonly FoundSlip[], clauses: readonly Clause[]): FoundSlip[] {
+  const all: FoundSlip[] = [];
+  for (const slip of slips) {
+    const at = clauses.findIndex(({ start }) => start === slip.start);
+    const [before, clause] = [clauses[at - 1], clauses[at]];
+    const last = all.at(-1);
+    const isBehind =
+      before && clause && before.block === clause.block && !clause.isListItem && last?.start === before.start;
+    const thing = isBehind && (last?.kind === "ask" || last?.kind === "trouble") && thingWanted(before.text);
+    if (last && thing && slip.kind === "ask" && ASKED_OF_IT.test(clause!.text))
+      all[all.length - 1] = asOne(last, slip, thing);
+    else all.push(slip);
+  }
+  return all;
+}
