@@ -62,6 +62,12 @@ describe("a letter that says nothing else, of somebody who owes something", () =
   );
 });
 
+test("who only promises to be heard of has not promised the work; that is a promise of its own", async () => {
+  const asked = "Could you rebind the two ledgers by Friday?";
+  const { opens, changes } = await after(asked, WIL, "I have to ask the gilder first. You will hear from me tomorrow.");
+  expect([opens, changes]).toEqual([["promise"], []]);
+});
+
 describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
   test.each([
     ["The ledgers will be with you on Friday.", [[1, "promised", "2026-11-06", null]]],

@@ -6,6 +6,7 @@ import { CHANGES, type ChangeKind, type OpenItem } from "../item";
 import { passedTo } from "../passed-to";
 import { dueFor, isAway, type Ruled, type Said } from "../said";
 import type { Segment } from "../segments";
+import { sortOf } from "./answer-runs";
 import { told } from "./told";
 import type { Weighed } from "./weigh";
 
@@ -24,7 +25,7 @@ const LIKELY_OF_WANTED = 0.8;
 const NOT_ALL_BUT_NONE = 0.15;
 
 /** From here on words alone are believed as a whole: that something changes, and what. */
-const LIKELY_AS_A_WHOLE = 0.44;
+const LIKELY_AS_A_WHOLE = 0.43;
 
 /** From here on they bear out what the rules find. */
 const BORNE_OUT = 0.6;
@@ -45,10 +46,15 @@ function asksSomethingElse({ text }: Segment, item: OpenItem): boolean {
   return TURNS_TO.test(text) && words.length >= OWN_WORDS && !words.some((word) => item.words.has(word));
 }
 
+/** "You'll hear from me tomorrow", and nothing before it: only that is promised, and not the work that was asked. */
+const ONLY_WORD_OF_IT =
+  /^(?:(?:and|but|so)[, ]+)?(?:you(?:['’]ll| will| shall) (?:hear|have (?:word|news))|(?:i|we)(?:['’]ll| will| shall) (?:let you know|get back to you|come back to you|be in touch|report back))\b/i;
+
 /** Whether words only sound as if they changed an item. `owes`: whether whoever writes them owes it. */
 function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolean): boolean {
   // Who is away promises nothing, who owes it and asks back changes nothing yet.
   if (isAway(segment.text) || (owes && /\?$/.test(segment.text))) return true;
+  if (said.change === "promised" && sortOf(item) === "work" && ONLY_WORD_OF_IT.test(segment.text)) return true;
   // "Monday is in order": who wants it is content with what was promised.
   if (!owes && agrees(segment.text)) return true;
   return said.change === "reminded" && asksSomethingElse(segment, item);
