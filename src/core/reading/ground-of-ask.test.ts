@@ -43,6 +43,8 @@ test("what somebody else wants and who is to see to it, right behind, is asked o
 
 test("an ask with a thing of its own is another one, and so is one by whoever wants both", () => {
   expect(asked("The surveyor wants the drawings by Friday. Could you send us the bill for the mast?")).toHaveLength(2);
+  const gate = "Please make sure that the gate is open.";
+  expect(asked(`The surveyor needs the drawings. ${gate}`).at(-1)![0]).toBe(gate);
   expect(asked("We need the drawings by Friday. Could you also send them to the surveyor?")).toHaveLength(2);
 });
 

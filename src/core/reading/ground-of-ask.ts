@@ -10,11 +10,11 @@ const ANOTHER_WANTS =
 const WRITER_LACKS =
   /^(?:(?:and|but|now|so)[, ]+)?(?:i|we)(?:['’]?ve| have|['’]?d| had)? (?:(?:still|yet|only) )?(?:not|never|haven['’]?t) (?:yet )?(?:had|seen|received|got|heard|found) (?<thing>(?:the|an?|your|any|our) .+?)(?= (?:by|before|until|for|on|in|within|at|from|yet|so|and)\b|[.,;!]|$)/iu;
 
-/** "Could somebody send them to him?": asked with words that point back. */
+/** "Could somebody send them to him?": something is to be done with it, in words that point back. */
 const ASKED_OF_IT =
-  /^(?:(?:so|and|then)[, ]+)?(?:(?:could|can|would|will) (?:you|someone|somebody|anyone|one of you|[\p{L}'’-]+)|please|kindly)\b[^?]*\b(?:it|them|that|these|those|one)\b/iu;
+  /^(?:(?:so|and|then)[, ]+)?(?:(?:could|can|would|will) (?:you|someone|somebody|anyone|one of you|[\p{L}'’-]+)|please|kindly)\b[^?]*?\b(?:send|get|bring|give|pass|forward|provide|obtain|order|supply|take|deliver|e-?mail|post|fetch|print|make|prepare|find|organi[sz]e|arrange(?: for)?|see to|have|show|hand|copy|scan|upload|issue|draw up|write|buy|book|hire|lend) (?:[\p{L}]+ )?(?:it|them|one)\b(?! (?:of|more|else)\b)/iu;
 
-const POINTS_BACK = /\b(?:it|them|that|these|those|one)\b/i;
+const POINTS_BACK = /\b(?:it|them|one)\b(?! (?:of|more|else)\b)/i;
 
 /** What is asked of the thing that somebody wants, as one item: both sentences are its passage, and its title names the thing. */
 function asOne(wanted: FoundSlip, asked: FoundSlip, thing: string): FoundSlip {

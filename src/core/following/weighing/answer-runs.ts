@@ -6,7 +6,7 @@ import type { Segment } from "../segments";
 import type { Situation } from "./situation";
 
 /** Who writes, as seen from an item. */
-export type Role = "owner" | "asker" | "other";
+type Role = "owner" | "asker" | "other";
 
 /** Who writes, as seen from an item: whoever owes it, whoever wants it, or somebody else. */
 export function roleFor({ context: { sides, writer } }: Situation, item: OpenItem): Role {
