@@ -95,6 +95,7 @@ const TURNS = phrases(`
   prices? (?:has|have) (?:gone up|doubled|risen|increased|trebled|tripled)
   constitutes? (?:a|an) (?:danger|risk|hazard|breach|obstruction|nuisance|offence)
   (?:soaked|drenched|flooded|swamped|ruined|wrecked|scorched|crushed|flattened|trampled|vandalised|smashed|destroyed|gutted|gnawed|eaten) (?:the|our|all|half|most|two|three|through|by|a|an|everything)
+  (?:stops?|sticks?|jams?|fails?|trips?|freezes?|cuts? out|breaks? down|drops? out|crashes|seizes?|leaks?|floods?|stalls?) (?:\\p{L}+ ){0,6}?(?:once|twice|three times|several times|every few|every other) (?:(?:a|an|every) )?(?:minutes|hours|days|day|week|night|hour|shift|morning|run)
   (?:split|curdled|collapsed|capsized|overflowed|overran|exploded|caught fire|burst|snapped|melted|shattered|derailed|imploded)(?= |[.,;!]|$)(?! (?:into|between|the (?:bill|cost|work|order|difference)|it (?:between|into)))
 `);
 

@@ -5,10 +5,14 @@ import { toldIn } from "../not-trouble";
 const TOO_FEW =
   /(?:\d[\d.,]*|\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty|sixty|a (?:dozen|hundred|thousand)|several|a few))(?: [a-zß-ÿ]+){0,2} short\b(?! (?:walk|drive|ride|notice|list|break|story|stories|letter|films?|way|words?|trips?|days?|hours?|minutes?|questions?|paragraphs?|sentences?|notes?))/i;
 
+/** "Of the thirty chairs only twenty-six came back": how many there are of how many. */
+const ONLY_SO_MANY =
+  /\b(?:out )?of (?:the|our|your|my|those|these|all) [\p{L}\d-]+(?: [\p{L}\d'’-]+){1,8} only (?:\d+|[\p{L}-]+) (?:(?:have|has|had|of them|ever|yet) )*(?:(?:came|come|are|is|were|was) back|arrived|turned up|returned|reached (?:us|me|here)|works?|fit|showed up)\b/iu;
+
 /** Something does not reach, and it is said by how much. */
 export const tooFew: KindRule = {
   name: "something is short by so much",
   confidence: 0.9,
   says: "trouble",
-  find: ({ text }) => (TOO_FEW.test(toldIn(text)) ? "trouble" : null),
+  find: ({ text }) => (TOO_FEW.test(toldIn(text)) || ONLY_SO_MANY.test(toldIn(text)) ? "trouble" : null),
 };
