@@ -27,6 +27,12 @@ const PHRASES: readonly (readonly [string, string, string | null, readonly strin
   ["the end of the month", "2026-11-30", null, []],
   ["end of next month", "2026-12-31", null, []],
   ["by the 14th", "2026-12-14", null, []],
+  ["on Friday 4th", "2026-12-04", null, []],
+  ["by Tuesday 8, please", "2026-12-08", null, []],
+  ["before Tuesday 8", "2026-12-07", null, ["2026-12-08"]],
+  ["by Monday 14th", "2026-12-14", null, []],
+  ["Thursday 3 pm", "2026-11-26", "15:00", []],
+  ["Tuesday 8 sacks come", "2026-12-01", null, []],
   ["before the 3rd", "2026-12-02", null, ["2026-12-03"]],
   ["two days before the 9th", "2026-12-07", null, []],
   ["3 December at 14:00", "2026-12-03", "14:00", []],
@@ -140,5 +146,17 @@ test("first thing is the same morning, and the next one where it is afternoon", 
   expect([morning?.day, evening?.day, evening?.others]).toEqual(["2026-11-24", "2026-11-28", ["2026-11-30"]]);
   expect(findDates("I'll ring them on Thursday first thing.", friday, PLAIN_WEEK).map(({ day }) => day)).toEqual([
     "2026-12-03",
+  ]);
+});
+
+test("a weekday with its day of the month that was a while ago is news, and one that is not that weekday is a conflict", () => {
+  expect(findDates("We met on Friday 13th and again.", tuesday, PLAIN_WEEK).map(({ day }) => day)).toEqual([
+    "2026-11-13",
+  ]);
+  const [found] = findDates("Come on Friday 12th.", tuesday, PLAIN_WEEK);
+  expect([found?.day, found?.others, found?.conflict]).toEqual([
+    "2026-12-12",
+    ["2026-12-11", "2026-11-27"],
+    "Friday is named, but that day is a Saturday",
   ]);
 });

@@ -3,7 +3,7 @@ import { countOf, type DateGround, type DateReading, type DateRule, MONTH, WEEKD
 import { addDays, type Day, dayFrom, daysBetween, type WorkingCalendar, weekdayOf } from "./day";
 import { dayOf, type Moment, timeOf } from "./moment";
 import { endOfQuarter, endOfYear } from "./rules/ends";
-import { dayMonth, dayOfMonth, figures, isoDate, monthDay } from "./rules/explicit-date";
+import { dayMonth, dayOfMonth, figures, isoDate, monthDay, weekdayOfMonth } from "./rules/explicit-date";
 import { feastDay } from "./rules/feast-days";
 import {
   dayAfterTomorrow,
@@ -41,6 +41,7 @@ const RULES: readonly DateRule[] = [
   dayMonth,
   monthDay,
   figures,
+  weekdayOfMonth, // before the weekday and the day of the month that it names
   dayOfMonth,
   feastDay, // before weekday, which knows only “Friday” of “Good Friday”
   weekFromNear, // before today and tomorrow
@@ -69,7 +70,7 @@ const RULES: readonly DateRule[] = [
 
 /** Something that every way of saying a day has: most clauses have none of it, and are not looked at any further. */
 const MAY_NAME_A_DAY =
-  /\d|day|week|month|year|quarter|fortnight|hour|morrow|tmr?w|night|morning|noon|evening|lunch|close of|cob|eod|asap|a\.s\.a|soon|away|immediate|once|forthwith|urgent|first thing|instant|minute|christmas|easter|eve\b|epiphany|candlemas|halloween|mas\b|ascension|whit|pentecost|corpus|\b(?:mon|tue|wed|thu|fri|sat|sun|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i;
+  /\d|day|week|month|year|quarter|fortnight|hour|morrow|tmr?w|night|morning|noon|evening|lunch|close of|cob|eod|asap|a\.s\.a|soon|away|immediate|once|forthwith|urgent|first thing|instant|minute|christmas|easter|eve\b|epiphany|candlemas|hallow|mas\b|ascension|whit|pentecost|corpus|\b(?:mon|tue|wed|thu|fri|sat|sun|jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)/i;
 
 /** Words before a day that move it: "before the 3rd" means the 2nd at the latest. */
 const BEFORE =

@@ -1,5 +1,13 @@
-import { type DateGround, type DateReading, type DateRule, MONTH, monthNumber, WEEKDAY } from "../date-rule";
-import { addDays, type Day, dayFrom, daysBetween } from "../day";
+import {
+  type DateGround,
+  type DateReading,
+  type DateRule,
+  MONTH,
+  monthNumber,
+  WEEKDAY,
+  weekdayNumber,
+} from "../date-rule";
+import { addDays, type Day, dayFrom, daysBetween, weekdayOf } from "../day";
 
 /** A date without a year within this many days back is taken as past news, not as next year's. */
 const STILL_THIS_YEAR_DAYS = 90;
@@ -88,6 +96,37 @@ export const figures: DateRule = {
   },
 };
 
+/** Days ahead in which a day of the month is looked for: two months have every one but the 31st at the least twice. */
+const AHEAD_DAYS = 62;
+
+/** Days back in which one was a while ago. */
+const BACK_DAYS = 31;
+
+/** What may stand behind "Tuesday 17" so that it is a day, and not seventeen of something. */
+const DAY_ENDS =
+  /^\s*(?:$|[.,;:!?)]|(?:at|from|by|for|in|on|with|and|or|if|please|is|will|would|should|morning|afternoon|evening|noon)\b)/i;
+
+/** "Friday 20th", "before Tuesday 17": the next such day of a month that is that weekday; with "th" also where none is, which is a conflict. */
+export const weekdayOfMonth: DateRule = {
+  name: "weekday and day of the month",
+  pattern: new RegExp(
+    `\\b(${WEEKDAY})\\.?,?\\s+(\\d{1,2})(st|nd|rd|th)?\\b(?!\\s*(?:[:/.-]\\s?\\d|[ap]\\.?m\\b|o['’]?clock|h\\b|hrs?\\b))`,
+    "gi",
+  ),
+  read(words, ground) {
+    const [all, named, date, suffix] = words;
+    const days = Array.from({ length: BACK_DAYS + AHEAD_DAYS + 1 }, (_, i) =>
+      addDays(ground.day, i - BACK_DAYS),
+    ).filter((day) => Number(day.slice(8)) === Number(date));
+    const coming = days.filter((day) => day > ground.day);
+    const isNamed = (day: Day) => weekdayOf(day) === weekdayNumber(named!);
+    // "On Friday 13th we met" is news of the past, where no such day is to come.
+    const day = coming.find(isNamed) ?? (suffix ? (days.findLast(isNamed) ?? coming[0]) : undefined);
+    if (suffix) return day ? { day } : null;
+    return day && DAY_ENDS.test(words.input.slice(words.index + all.length)) ? { day } : null;
+  },
+};
+
 /** "the 14th", "by the 3rd": the next such day of a month. */
 export const dayOfMonth: DateRule = {
   name: "day of the month",
@@ -95,7 +134,7 @@ export const dayOfMonth: DateRule = {
     /(?:\b(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day\s+)?the\s+)(\d{1,2})(?:st|nd|rd|th)\b(?!\s+(?:floor|time|edition|century|grade|year|version|set|one)\b)/gi,
   read(words, ground) {
     const date = Number(words[1]);
-    for (let ahead = 1; ahead <= 62; ahead += 1) {
+    for (let ahead = 1; ahead <= AHEAD_DAYS; ahead += 1) {
       const day = addDays(ground.day, ahead);
       if (Number(day.slice(8)) === date) return { day };
     }

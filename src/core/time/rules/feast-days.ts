@@ -10,6 +10,7 @@ const FIXED: Readonly<Record<string, readonly [number, number]>> = {
   "may day": [5, 1],
   michaelmas: [9, 29],
   halloween: [10, 31],
+  "hallowe'en": [10, 31],
   "all saints' day": [11, 1],
   "christmas eve": [12, 24],
   christmas: [12, 25],
