@@ -102,6 +102,12 @@ const AHEAD_DAYS = 62;
 /** Days back in which one was a while ago. */
 const BACK_DAYS = 31;
 
+/** The days of the month with a number, from so many days back on. */
+function daysNumbered(date: number, ground: DateGround, back: number): Day[] {
+  const days = Array.from({ length: back + AHEAD_DAYS + 1 }, (_, i) => addDays(ground.day, i - back));
+  return days.filter((day) => Number(day.slice(8)) === date);
+}
+
 /** What may stand behind "Tuesday 17" so that it is a day, and not seventeen of something. */
 const DAY_ENDS =
   /^\s*(?:$|[.,;:!?)]|(?:at|from|by|for|in|on|with|and|or|if|please|is|will|would|should|morning|afternoon|evening|noon)\b)/i;
@@ -115,9 +121,7 @@ export const weekdayOfMonth: DateRule = {
   ),
   read(words, ground) {
     const [all, named, date, suffix] = words;
-    const days = Array.from({ length: BACK_DAYS + AHEAD_DAYS + 1 }, (_, i) =>
-      addDays(ground.day, i - BACK_DAYS),
-    ).filter((day) => Number(day.slice(8)) === Number(date));
+    const days = daysNumbered(Number(date), ground, BACK_DAYS);
     const coming = days.filter((day) => day > ground.day);
     const isNamed = (day: Day) => weekdayOf(day) === weekdayNumber(named!);
     // "On Friday 13th we met" is news of the past, where no such day is to come.
@@ -133,11 +137,7 @@ export const dayOfMonth: DateRule = {
   pattern:
     /(?:\b(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day\s+)?the\s+)(\d{1,2})(?:st|nd|rd|th)\b(?!\s+(?:floor|time|edition|century|grade|year|version|set|one)\b)/gi,
   read(words, ground) {
-    const date = Number(words[1]);
-    for (let ahead = 1; ahead <= AHEAD_DAYS; ahead += 1) {
-      const day = addDays(ground.day, ahead);
-      if (Number(day.slice(8)) === date) return { day };
-    }
-    return null;
+    const day = daysNumbered(Number(words[1]), ground, 0).find((one) => one > ground.day);
+    return day ? { day } : null;
   },
 };
