@@ -107,6 +107,11 @@ const SO_MANY_OTHERS =
 /** "You'll hear from me tomorrow": an answer is promised, and nothing of what was asked. */
 const WILL_HEAR = /\b(?:you['’]ll|you will) hear (?:from|back)\b|\blet you know\b(?! when)/i;
 
+/** Whether all that words promise of a thing that is to be done is to be heard of. */
+export function promisesOnlyWord(text: string, item: OpenItem): boolean {
+  return WILL_HEAR.test(text) && !wantsWords(item);
+}
+
 /** "She will return it to you", said by whoever owes it. */
 const SOMEBODY_ELSE = /^(?:and )?(?:he|she)(?:['’]ll| will| is going to)\b.*\b(?:it|them|that|this|those)\b/i;
 
@@ -149,7 +154,7 @@ export function saidByOwner(
     (context.writer === item.owner || (item.owner === null && wantsWords(item)))
   )
     return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };
-  if (WILL_HEAR.test(text) && !wantsWords(item)) return null;
+  if (promisesOnlyWord(text, item)) return null;
   const isPast = item.kind !== "question" && pastOf(item, text);
   const first = isPast ? PAST : firstCue(OWNER_CUES, mainClause(text));
   // "It has been signed and will be posted on Friday": what is still to come counts.

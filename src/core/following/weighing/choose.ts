@@ -4,9 +4,8 @@ import { agrees, TURNS_TO } from "../bare-answer";
 import type { FollowContext } from "../context";
 import { CHANGES, type ChangeKind, type OpenItem } from "../item";
 import { passedTo } from "../passed-to";
-import { dueFor, isAway, type Ruled, type Said } from "../said";
+import { dueFor, isAway, promisesOnlyWord, type Ruled, type Said } from "../said";
 import type { Segment } from "../segments";
-import { sortOf } from "./answer-runs";
 import { told } from "./told";
 import type { Weighed } from "./weigh";
 
@@ -46,15 +45,11 @@ function asksSomethingElse({ text }: Segment, item: OpenItem): boolean {
   return TURNS_TO.test(text) && words.length >= OWN_WORDS && !words.some((word) => item.words.has(word));
 }
 
-/** "You'll hear from me tomorrow", and nothing before it: only that is promised, and not the work that was asked. */
-const ONLY_WORD_OF_IT =
-  /^(?:(?:and|but|so)[, ]+)?(?:you(?:['’]ll| will| shall) (?:hear|have (?:word|news))|(?:i|we)(?:['’]ll| will| shall) (?:let you know|get back to you|come back to you|be in touch|report back))\b/i;
-
 /** Whether words only sound as if they changed an item. `owes`: whether whoever writes them owes it. */
 function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolean): boolean {
   // Who is away promises nothing, who owes it and asks back changes nothing yet.
   if (isAway(segment.text) || (owes && /\?$/.test(segment.text))) return true;
-  if (said.change === "promised" && sortOf(item) === "work" && ONLY_WORD_OF_IT.test(segment.text)) return true;
+  if (said.change === "promised" && promisesOnlyWord(segment.text, item)) return true;
   // "Monday is in order": who wants it is content with what was promised.
   if (!owes && agrees(segment.text)) return true;
   return said.change === "reminded" && asksSomethingElse(segment, item);
