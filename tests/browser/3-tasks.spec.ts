@@ -162,6 +162,33 @@ test("another person's change appears within two seconds, without a reload, and 
   await expect(page.getByRole("textbox", { name: "Title" })).toHaveValue("Ines was here");
 });
 
+test("whoever has scrolled away from the row that is here stays where they look when others add tasks above it", async ({
+  browser,
+  page,
+}) => {
+  await comeInAs(page, "Ines Valdarno", "/tasks");
+  const list = page.getByRole("list", { name: "Tasks by day" });
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("ArrowDown");
+  const box = list.locator("..");
+  const height = () => list.evaluate((element) => element.clientHeight);
+  await list.hover();
+  await page.mouse.wheel(0, 900);
+  await expect.poll(() => box.evaluate((element) => element.scrollTop)).toBe(900);
+  const before = await height();
+  const other = await (await browser.newContext()).newPage();
+  await comeInAs(other, "Suki Aldane", "/tasks");
+  await other.keyboard.press("a");
+  await other.getByRole("textbox", { name: /A new task/ }).fill("Long since over 2 January 2026");
+  await other.getByRole("textbox", { name: /A new task/ }).press("Enter");
+  await expect(other.getByText(/Made as /)).toBeVisible();
+  await expect.poll(height).toBeGreaterThan(before);
+  expect(await box.evaluate((element) => element.scrollTop)).toBe(900);
+  // The next key goes on from the row that is here, and brings it back into sight.
+  await page.keyboard.press("ArrowDown");
+  await expect.poll(() => box.evaluate((element) => element.scrollTop)).toBeLessThan(400);
+});
+
 test("a lost connection is said in a sentence, and what was typed is still there", async ({ page, context }) => {
   await comeInAs(page, "Ines Valdarno", "/tasks");
   await page.keyboard.press("a");

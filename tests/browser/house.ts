@@ -26,15 +26,16 @@ export function rowHere(page: Page) {
 export async function openRow(page: Page, text: string | RegExp): Promise<void> {
   const row = page.getByRole("list", { name: "To sort" }).getByRole("button", { name: text }).first();
   const box = page.getByRole("list", { name: "To sort" }).locator("..");
-  // Rows beyond the edge are not there; one that comes while the list is gone through is met at the next turn.
+  // Rows beyond the edge are not there; one that comes while the list is gone through, or goes from sight while it is
+  // reached for (the list goes to what is here when news arrives), is met at the next turn.
   await expect(async () => {
     await box.evaluate((element) => {
       const isAtEnd = element.scrollTop + element.clientHeight >= element.scrollHeight - 2;
       element.scrollTo(0, isAtEnd ? 0 : element.scrollTop + 300);
     });
     await expect(row).toBeVisible({ timeout: 80 });
-  }).toPass({ intervals: [20], timeout: 40_000 });
-  await row.click();
+    await row.click({ timeout: 2000 });
+  }).toPass({ intervals: [20], timeout: 60_000 });
 }
 
 /** A letter as a file to drop. */

@@ -8,12 +8,13 @@ const ASK_BEFORE = 15;
 export function useRowsInSight(list: {
   readonly count: number;
   readonly rowHeight: number;
-  /** Index of the row that is here; -1 where it is not in the list. */
+  /** The row that is here, and its index: -1 where it is not in the list. */
+  readonly hereId: string | null;
   readonly hereIndex: number;
   readonly hasMore: boolean;
   readonly onMore: () => void;
 }): { box: RefObject<HTMLDivElement | null>; items: readonly VirtualItem[]; height: number; lastIndex: number } {
-  const { count, rowHeight, hereIndex, hasMore, onMore } = list;
+  const { count, rowHeight, hereId, hereIndex, hasMore, onMore } = list;
   const box = useRef<HTMLDivElement>(null);
   const virtual = useVirtualizer({
     count,
@@ -30,8 +31,16 @@ export function useRowsInSight(list: {
   useEffect(() => {
     if (hasMore && lastIndex >= count - ASK_BEFORE) onMore();
   }, [hasMore, lastIndex, count, onMore]);
+  const before = useRef<{ id: string | null; index: number }>({ id: null, index: -1 });
   useEffect(() => {
-    if (hereIndex >= 0) virtual.scrollToIndex(hereIndex, { align: "auto" });
-  }, [hereIndex, virtual]);
+    const was = before.current;
+    before.current = { id: hereId, index: hereIndex };
+    if (hereIndex < 0) return;
+    // What came in or went above it moved the row that is here; whoever has scrolled away from it stays where they look.
+    const hasOnlyMoved = was.id === hereId && was.index >= 0;
+    const inSight = virtual.range;
+    const wasInSight = inSight !== null && was.index >= inSight.startIndex && was.index <= inSight.endIndex;
+    if (!hasOnlyMoved || wasInSight) virtual.scrollToIndex(hereIndex, { align: "auto" });
+  }, [hereId, hereIndex, virtual]);
   return { box, items, height: virtual.getTotalSize(), lastIndex };
 }

@@ -87,6 +87,7 @@ export function RoundList(props: {
   const { box, items, height, lastIndex } = useRowsInSight({
     count: props.rows.length,
     rowHeight: ROW_HEIGHT,
+    hereId: props.hereId,
     hereIndex: props.rows.findIndex((row) => row.id === props.hereId),
     hasMore: props.hasMore,
     onMore: props.onMore,

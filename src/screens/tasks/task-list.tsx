@@ -24,6 +24,7 @@ export function TaskList(props: {
   const { box, items, height } = useRowsInSight({
     count: props.rows.length,
     rowHeight,
+    hereId: props.hereSlug,
     hereIndex: props.rows.findIndex((row) => row.task.slug === props.hereSlug),
     hasMore: props.hasMore,
     onMore: props.onMore,

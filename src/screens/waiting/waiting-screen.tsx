@@ -134,6 +134,7 @@ export function WaitingScreen(props: {
   const { box, items, height } = useRowsInSight({
     count: rows.length,
     rowHeight: ROW_HEIGHT,
+    hereId: here?.task.id ?? null,
     hereIndex: here ? rows.indexOf(here) : -1,
     hasMore: waiting.hasNextPage && !waiting.isFetchingNextPage,
     onMore: () => void waiting.fetchNextPage(),
