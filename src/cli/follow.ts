@@ -4,7 +4,7 @@ import path from "node:path";
 import { Following } from "../core/following/follow";
 import type { Letter } from "../core/letters/letter";
 import { type ParsedLetter, parseLetter } from "../core/letters/parse-letter";
-import { PLAIN_READING } from "../core/reading/read-letter";
+import { PLAIN_READING } from "../core/reading/settings";
 import { messagesUnder } from "../post/mail-files";
 import { readWords } from "./options";
 import { readPeopleFile } from "./people-file";

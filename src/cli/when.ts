@@ -1,4 +1,4 @@
-import { PLAIN_READING } from "../core/reading/read-letter";
+import { PLAIN_READING } from "../core/reading/settings";
 import { readWhen } from "../core/time/read-when";
 import { readWords } from "./options";
 import { WrongCall } from "./wrong-call";

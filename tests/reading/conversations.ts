@@ -4,7 +4,7 @@ import { followConversation } from "@/core/following/follow";
 import type { ChangeKind } from "@/core/following/item";
 import { LEARNT } from "@/core/following/weighing/learnt";
 import type { Letter } from "@/core/letters/letter";
-import { PLAIN_READING, type ReadingSettings } from "@/core/reading/read-letter";
+import { PLAIN_READING, type ReadingSettings } from "@/core/reading/settings";
 import { isSure } from "@/core/reading/slip";
 import { letterOf, PEOPLE, personKnown } from "./labelled";
 import { f1, overlap, squash } from "./overlap";

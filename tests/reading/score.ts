@@ -1,4 +1,5 @@
-import { PLAIN_READING, type ReadingSettings, readLetter } from "@/core/reading/read-letter";
+import { readLetter } from "@/core/reading/read-letter";
+import { PLAIN_READING, type ReadingSettings } from "@/core/reading/settings";
 import { type FoundSlip, isSure, type People } from "@/core/reading/slip";
 import { LEARNT_WORDING } from "@/core/reading/weighing/learnt";
 import type { WordingWeights } from "@/core/reading/weighing/shares";

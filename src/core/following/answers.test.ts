@@ -1,7 +1,8 @@
 import { describe, expect, test } from "vitest";
 import { stems, tellingWords } from "../finding/telling-words";
 import { parseLetter } from "../letters/parse-letter";
-import { PLAIN_READING, readLetter } from "../reading/read-letter";
+import { readLetter } from "../reading/read-letter";
+import { PLAIN_READING } from "../reading/settings";
 import { bareTargets, isAnswerWithPlease, isInterjection, isYesOrNo } from "./bare-answer";
 import { contextOf } from "./context";
 import type { OpenItem } from "./item";

@@ -1,5 +1,5 @@
 import type { Letter } from "../letters/letter";
-import { forWriter, type ReadingSettings } from "../reading/read-letter";
+import { forWriter, type ReadingSettings } from "../reading/settings";
 import type { People } from "../reading/slip";
 import type { Moment } from "../time/moment";
 import { type Segment, segmentsOf } from "./segments";

@@ -1,5 +1,6 @@
 import type { Letter } from "../letters/letter";
-import { PLAIN_READING, type ReadingSettings, readLetter } from "../reading/read-letter";
+import { readLetter } from "../reading/read-letter";
+import { PLAIN_READING, type ReadingSettings } from "../reading/settings";
 import type { People } from "../reading/slip";
 import { isByWordingAlone } from "../reading/weighing/sense";
 import { type ChangesFound, changesIn } from "./changes-in";

@@ -1,5 +1,5 @@
 import { expect, test } from "vitest";
-import { PLAIN_READING } from "../reading/read-letter";
+import { PLAIN_READING } from "../reading/settings";
 import type { SlipKind } from "../reading/slip";
 import { readAnswerDraft } from "./read-answer-draft";
 import type { OpenTask } from "./task-changes";

@@ -1,5 +1,5 @@
 import { asLetter, type Draft, readDraft } from "../reading/read-draft";
-import type { ReadingSettings } from "../reading/read-letter";
+import type { ReadingSettings } from "../reading/settings";
 import type { FoundSlip, People } from "../reading/slip";
 import type { Moment } from "../time/moment";
 import type { FoundChange } from "./item";

@@ -1,6 +1,6 @@
 import { tellingWords } from "../finding/telling-words";
 import type { Letter } from "../letters/letter";
-import type { ReadingSettings } from "../reading/read-letter";
+import type { ReadingSettings } from "../reading/settings";
 import type { FoundSlip, People, SlipKind } from "../reading/slip";
 import { LONGEST_TITLE } from "../tasks/task";
 import type { Day } from "../time/day";

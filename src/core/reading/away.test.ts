@@ -2,7 +2,7 @@ import { expect, test } from "vitest";
 import type { Letter } from "../letters/letter";
 import { parseLetter } from "../letters/parse-letter";
 import { readAway } from "./away";
-import { PLAIN_READING } from "./read-letter";
+import { PLAIN_READING } from "./settings";
 
 /** Tuesday 24 November 2026, nine in the morning at the writer's. */
 const SENT = { at: Date.UTC(2026, 10, 24, 8), zone: "+01:00" };

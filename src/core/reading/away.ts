@@ -3,7 +3,7 @@ import type { Letter } from "../letters/letter";
 import { findDates } from "../time/dates-in-words";
 import { type Day, dayFrom } from "../time/day";
 import { dayOf, type Moment } from "../time/moment";
-import type { ReadingSettings } from "./read-letter";
+import type { ReadingSettings } from "./settings";
 
 /** Words before the day on which somebody is back; asked first, since a reply often says both from when and until when. */
 const BACK =

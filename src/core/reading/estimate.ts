@@ -28,8 +28,14 @@ const NO_WORK =
 /** Most clauses name no length of time at all, and are not looked at further. */
 const NAMES_A_LENGTH = /min|h(?:ou)?rs?\b|(?<!\p{L})h(?!\p{L})|day|week/iu;
 
+/** How long work takes, and the words that say it. */
+export interface Estimate {
+  readonly minutes: number;
+  readonly words: string;
+}
+
 /** How long the work takes that a clause speaks of, in minutes; null where it says nothing of it. */
-export function estimateOf(text: string): { readonly minutes: number; readonly words: string } | null {
+export function estimateOf(text: string): Estimate | null {
   if (!NAMES_A_LENGTH.test(text) || NO_WORK.test(text)) return null;
   for (const pattern of [...SAID, ALONE]) {
     const words = pattern.exec(text)?.groups?.d;

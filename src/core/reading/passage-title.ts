@@ -3,9 +3,13 @@ import { firstNameOf } from "../letters/first-name";
 import { findDates } from "../time/dates-in-words";
 import { PLAIN_WEEK } from "../time/day";
 import type { Moment } from "../time/moment";
+import type { Clause } from "./clauses";
 import { dueOf } from "./due";
+import { listPoint } from "./rules/list-point";
+import { beforeName, namedBehind } from "./rules/named-behind";
 import type { Person, SlipKind } from "./slip";
 import { LONGEST_TITLE, titleOf } from "./title";
+import type { Judged } from "./weighing/sense";
 
 /** A passage with what its title needs of its letter. */
 export interface TitledPassage {
@@ -23,6 +27,16 @@ export interface TitledPassage {
 /** Whom a writer calls "you", as the reader of a title says it: us, or whom a letter of our own goes to. */
 export function youOf(isWriterOurs: boolean, to: readonly string[]): string {
   return isWriterOurs ? (to.length === 1 ? firstNameOf(to[0]!) : "them") : "us";
+}
+
+/** "We would be grateful to receive:", and a thing: it is to be sent. */
+const SENT_LEAD = /\b(?:receive|send|require|need|lack|missing|let (?:me|us) have|provide|submit|outstanding)\b/i;
+const THING = /^(?:an?|the|your|any|all|both|two|three|copies|proof|details|evidence)\b/i;
+
+/** The words of a clause that its title is made of. */
+export function titleWords({ rule }: Pick<Judged, "rule">, { text, lead }: Pick<Clause, "text" | "lead">): string {
+  if (rule === listPoint.name && lead && SENT_LEAD.test(lead) && THING.test(text)) return `Send me ${text}`;
+  return rule === namedBehind.name ? beforeName(text) : text;
 }
 
 /** A title of one word ("Choose") says too little without what the letter is about. */

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "vitest";
 import { type Draft, readDraft } from "./read-draft";
-import { PLAIN_READING } from "./read-letter";
+import { PLAIN_READING } from "./settings";
 
 // A boatyard, as in the tests of the rules.
 const person = (key: string, name: string) => ({ id: `${key}@yard.example`, name, address: `${key}@yard.example` });

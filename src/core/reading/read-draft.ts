@@ -1,7 +1,8 @@
 import type { Correspondent, Letter } from "../letters/letter";
 import { splitText } from "../letters/split-text";
 import type { Moment } from "../time/moment";
-import { type ReadingSettings, readLetter } from "./read-letter";
+import { readLetter } from "./read-letter";
+import type { ReadingSettings } from "./settings";
 import type { FoundSlip, People } from "./slip";
 
 /** A letter that is being written. */

@@ -1,7 +1,7 @@
 import { readAnswerDraft } from "../../core/following/read-answer-draft";
 import type { OpenTask } from "../../core/following/task-changes";
 import type { Draft } from "../../core/reading/read-draft";
-import type { ReadingSettings } from "../../core/reading/read-letter";
+import type { ReadingSettings } from "../../core/reading/settings";
 import type { Person } from "../../core/reading/slip";
 import type { Moment } from "../../core/time/moment";
 

@@ -1,7 +1,7 @@
 import { tellingWords } from "@/core/finding/telling-words";
 import { contextOf, type FollowContext } from "@/core/following/context";
 import type { OpenItem } from "@/core/following/item";
-import { PLAIN_READING } from "@/core/reading/read-letter";
+import { PLAIN_READING } from "@/core/reading/settings";
 import { letterOf, PEOPLE } from "../labelled";
 
 /** Who has to answer, and who asked, in letters that were written for learning alone. */
