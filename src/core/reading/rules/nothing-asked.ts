@@ -34,6 +34,10 @@ const IF_EVER = /\bif you(?:['’]re| are| should| do)? (?:ever|happen to)\b(?!.
 const OTHERWISE =
   /^(?:(?:and|but) )?(?:if|should) (?!(?:you|we|i)\b[^,;?]{0,20}\b(?:not|never)\b|(?:you|we|i) (?:don|haven|didn|won|can)['’]t\b)[^?]*\b(?:i|we) (?:can ?not|can['’]t|could(?: not|n['’]t)|will not|won['’]t) (?!.*\bplease\b)|^(?:then |and )?(?:i|we) (?:can ?not|can['’]?t|won['’]?t|could(?: not|n['’]?t)) [^?]*\bif (?:it|they|that|this|the \w+) (?!.*\bplease\b)/i;
 
+/** "Should we not hear from you, we will assume that you accept": what silence will be taken for. */
+const BY_SILENCE =
+  /^(?:if|should|unless) (?:we|i) (?:do not |don['’]t |not )?(?:hear|receive|get)\b[^?]*\b(?:we|i)(?:['’]ll| will| shall) (?:assume|presume|take it|take that|consider|treat|regard)\b/i;
+
 /** "Our photographer could come out on Wednesday or Thursday": an offer of days. */
 const COULD_COME =
   /^(?:our|my|the|his|her) (?:[\p{L}-]+ ){1,3}(?:could|might|would be able to) (?:come|call|be there|do it|drop by|pop)\b/iu;
@@ -62,6 +66,7 @@ const NOTHING_ASKED = [
   OPINION,
   IF_EVER,
   OTHERWISE,
+  BY_SILENCE,
   COULD_COME,
   LEFT_THERE,
   IN_DUE_COURSE,

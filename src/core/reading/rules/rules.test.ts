@@ -129,6 +129,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The bill follows.",
   ],
   trouble: [
+    "The rigger left at noon without touching the mast.",
     "Diesel is through the roof.",
     "The resin never set properly.",
     "The bill is three times what the yard quoted.",
@@ -173,6 +174,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Nobody is in trouble.",
     "A missed launch costs £180.",
     "The last two trials passed without a hitch.",
+    "Her crew came in late but happy.",
+    "Should I not hear from you, I shall take it that the berth is free again.",
     "Of the twelve owners only two sail in winter.",
     "Personally I'd go for the blue one.",
     "Drop in for tea if you're ever in the harbour.",
