@@ -92,7 +92,7 @@ class Weigher {
 const RUNS_COUNT = 0.4;
 
 /** A share, as a logarithm, from which names leave so little doubt that runs are not asked: most clauses of most letters. */
-const PLAIN_FROM = Math.log(0.985);
+const PLAIN_FROM = Math.log(0.93);
 
 /** Weighs clauses by their words, and whether they stand on a list. */
 type Weigh = (words: readonly string[], isListItem: boolean) => number[];
