@@ -1,5 +1,6 @@
 import { phraseOf } from "@/core/reading/lessons";
-import { PLAIN_READING, readLetter } from "@/core/reading/read-letter";
+import { readLetter } from "@/core/reading/read-letter";
+import { PLAIN_READING } from "@/core/reading/settings";
 import type { FoundSlip } from "@/core/reading/slip";
 import type { HouseExample } from "@/core/reading/weighing/house-example";
 import type { Sense } from "@/core/reading/weighing/sense";
@@ -32,7 +33,7 @@ export const HABITS: readonly Habit[] = [
     turns: [
       (thing, place) => `The ${thing} for ${place} needs a look in the spring.`,
       (thing, place) => `The ${thing} of ${place} needs greasing every month.`,
-      (thing, place) => `The ${thing} at ${place} will need a second coat one day.`,
+      (thing, place) => `The ${thing} at ${place} needs a second coat every autumn.`,
     ],
   },
   {

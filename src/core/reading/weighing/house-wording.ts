@@ -21,7 +21,7 @@ const DECAY = 0.02;
 /** The same passage again and again counts no more than this. */
 const MOST_TIMES = 3;
 /** What a passage counts that is held. */
-const HELD_TIMES = 2;
+const HELD_TIMES = 1.2;
 
 /** What a passage or one that is held weighs without the organisation, and what it shall come to. */
 interface Row {
