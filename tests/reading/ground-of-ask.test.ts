@@ -20,4 +20,6 @@ test("an ask with a thing of its own is another one, and so is one by whoever wa
 test("what the writer lacks and is then asked for is one item", () => {
   const text = "I have still not had the rigging plan. Can you get it to me by Friday?";
   expect(asked(text)).toEqual([[text, "Get the rigging plan to Dov", "2026-03-06"]]);
+  const inLines = "and i've still not had the rigging plan\ncan you get it to me by Friday";
+  expect(asked(inLines).map(([, title]) => title)).toEqual(["Get the rigging plan to Dov"]);
 });

@@ -16,14 +16,19 @@ const ASKED_OF_IT =
 
 const POINTS_BACK = /\b(?:it|them|one)\b(?! (?:of|more|else)\b)/i;
 
+/** A title with the thing that it points back to. */
+function titleWith(title: string, thing: string): string {
+  const whole = title.replace(POINTS_BACK, thing);
+  return whole.length > LONGEST_TITLE ? title : whole;
+}
+
 /** What is asked of the thing that somebody wants, as one item: both sentences are its passage, and its title names the thing. */
 function asOne(wanted: FoundSlip, asked: FoundSlip, thing: string): FoundSlip {
-  const title = asked.title.replace(POINTS_BACK, thing);
   const dated = asked.due ? asked : wanted;
   return {
     ...asked,
     start: wanted.start,
-    title: title.length > LONGEST_TITLE ? asked.title : title,
+    title: titleWith(asked.title, thing),
     due: dated.due,
     haste: dated.haste,
     priority: asked.priority === "normal" ? wanted.priority : asked.priority,
@@ -41,11 +46,12 @@ export function withGrounds(slips: readonly FoundSlip[], clauses: readonly Claus
     const at = clauses.findIndex(({ start }) => start === slip.start);
     const [before, clause] = [clauses[at - 1], clauses[at]];
     const last = all.at(-1);
-    const isBehind =
-      before && clause && before.block === clause.block && !clause.isListItem && last?.start === before.start;
-    const thing = isBehind && (last?.kind === "ask" || last?.kind === "trouble") && thingWanted(before.text);
-    if (last && thing && slip.kind === "ask" && ASKED_OF_IT.test(clause!.text))
-      all[all.length - 1] = asOne(last, slip, thing);
+    // On the same paragraph, or the next line of a letter that is written in lines.
+    const isBehind = before && clause && clause.block <= before.block + 1 && !clause.isListItem;
+    const thing = isBehind && slip.kind === "ask" && ASKED_OF_IT.test(clause.text) && thingWanted(before.text);
+    if (!thing) all.push(slip);
+    else if (last?.start !== before.start) all.push({ ...slip, title: titleWith(slip.title, thing) });
+    else if (last.kind === "ask" || last.kind === "trouble") all[all.length - 1] = asOne(last, slip, thing);
     else all.push(slip);
   }
   return all;

@@ -21,6 +21,7 @@ import { setRightBefore } from "./rules/set-right";
 import { isWork, withEstimate, withLengthBehind, withNameBehind, withUrgencyBehind } from "./said-behind";
 import { forWriter, PLAIN_READING, type ReadingSettings } from "./settings";
 import type { DueFound, FoundSlip, People, Person } from "./slip";
+import { withThings } from "./thing-meant";
 import { titleOf } from "./title";
 import { LEARNT_WORDING } from "./weighing/learnt";
 import { type Judged, judge } from "./weighing/sense";
@@ -161,5 +162,5 @@ export function readLetter(
     slips = isSame ? [...slips.slice(0, -1), asOneItem(last, slip, letter.text)] : [...slips, slip];
     lastBlock = clause.block;
   }
-  return withGrounds(withDayBehind(withDayOfList(slips, clauses), clauses), clauses);
+  return withThings(withGrounds(withDayBehind(withDayOfList(slips, clauses), clauses), clauses), clauses);
 }

@@ -25,3 +25,10 @@ describe("what belongs to it stays", () => {
     expect(titleOf("ask", clause, ada, null)).toBe(title);
   });
 });
+
+test("a day stays where without it nobody would know what the rest is about", () => {
+  expect(titleOf("promise", "On Thursday week with the morning barge.", ada, "On Thursday week")).toBe(
+    "On Thursday week with the morning barge",
+  );
+  expect(titleOf("promise", "On Friday I will send you the twine.", ada, "On Friday")).toBe("Send us the twine");
+});

@@ -18,7 +18,7 @@ const WHOEVER_LEAD =
   /^(?:(?:could|can|would|will) )?whoever [^,;.?]{3,60}?,? (?:should|must|has to|needs to|could|can|will|to|please)(?: please)? (?=\p{Ll})/iu;
 
 const TAIL =
-  /[\s,;–-]*(?:,?\s*(?:please|thanks|thank you|if (?:you can|possible|you could|you would)|when you (?:can|have a moment|get a chance)|as soon as possible|asap|urgently|no rush(?: on (?:those|that|this|it))?|at the latest|for (?:me|us)|(?:an?|one|two|three|four|five|\d+) (?:days?|weeks?) before (?:that|then)))+\s*$/i;
+  /[\s,;–-]*(?:,?\s*(?:please|pls|thanks|thank you|if (?:you can|possible|you could|you would)|when you (?:can|have a moment|get a chance)|as soon as possible|asap|urgently|no rush(?: on (?:those|that|this|it))?|at the latest|for (?:me|us)|(?:an?|one|two|three|four|five|\d+) (?:days?|weeks?) before (?:that|then)))+\s*$/i;
 
 /** A greeting in the same breath: "morning ines, which hours …". */
 const GREETING =
@@ -52,6 +52,9 @@ function cut(text: string): string {
   return `${short.slice(0, space > 40 ? space : short.length).replace(/[\s,;:–-]+$/, "")}…`;
 }
 
+/** What is told of something that was named before: with what, where, whence. */
+const GOES_ON = /^\s*,?\s*(?:with|at|from|by|via|in|on|after|before|together)\s/i;
+
 function withoutWords(text: string, words: string | null): string {
   if (!words) return text;
   const at = text.lastIndexOf(words);
@@ -63,6 +66,8 @@ function withoutWords(text: string, words: string | null): string {
   const after = text
     .slice(at + words.length)
     .replace(/^\s*(?:(?:at the (?:very )?)?latest|say|morning|afternoon|evening|night|noon)\b/i, "");
+  // "On Thursday week with the morning lorry": without the day nobody would know what the rest is about.
+  if (before.trim() === "" && GOES_ON.test(after)) return text;
   return /[\p{L}\d]/u.test(after) ? `${before}${/^[\s,.;]/.test(after) ? "" : " "}${after}` : before;
 }
 
