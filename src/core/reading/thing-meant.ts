@@ -4,7 +4,7 @@ import { LONGEST_TITLE } from "./title";
 
 /** What is done with "it" or "them"; not "tell them" and "ask them", who are people, nor "make it clear", which means nothing. */
 const DONE_WITH =
-  /\b(?<deed>send|get|bring|return|sign|fix|mend|repair|check|issue|print|pay|order|cancel|change|clean|paint|collect|fetch|deliver|post|forward|finish|read|have|replace|fit|put|test|measure|correct|update|approve|confirm|store|share|move|remove|pick up|take away|take down|give back|send back|look over|hand in|swap)\s+(?<pronoun>it|them)\b(?! (?:is|was|are|were|has|have|clear|easy|hard|difficult|that|known)\b)/i;
+  /\b(?:send|get|bring|return|sign|fix|mend|repair|check|issue|print|pay|order|cancel|change|clean|paint|collect|fetch|deliver|post|forward|finish|read|have|replace|fit|put|test|measure|correct|update|approve|confirm|store|share|move|remove|pick up|take away|take down|give back|send back|look over|hand in|swap)\s+(?<pronoun>it|them)\b(?! (?:is|was|are|were|has|have|clear|easy|hard|difficult|that|known)\b)/i;
 
 const WORD = "[\\p{L}\\d'’-]+";
 const ONE =
