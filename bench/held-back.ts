@@ -46,7 +46,8 @@ export async function sayHeldBack(): Promise<void> {
     }
   };
   await Promise.all(Array.from({ length: os.availableParallelism() }, work));
-  for (const { of, set, figures } of all.flat()) say(`${of}, ${set}, held back from what is learnt`, figures);
+  for (const { of, set, figures } of all.flat())
+    say(`${of === "conversations" ? set : `${of}, set ${set}`}, held back from what is learnt`, figures);
   const letters = all.flat().filter(({ of }) => of === "letters");
   const found = ({ labels, found: slips }: Told["figures"]) => labels! + slips!;
   say("all letters, held back", {

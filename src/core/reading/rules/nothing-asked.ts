@@ -38,6 +38,10 @@ const OTHERWISE =
 const BY_SILENCE =
   /^(?:if|should|unless) (?:we|i) (?:do not |don['’]t |not )?(?:hear|receive|get)\b[^?]*\b(?:we|i)(?:['’]ll| will| shall) (?:assume|presume|take it|take that|consider|treat|regard)\b/i;
 
+/** "I'm writing this with my feet in the sea": from where somebody writes, not why. */
+const WRITTEN_FROM =
+  /^(?:i|we)(?:['’]m| am|['’]re| are) (?:writing|typing|dictating|scribbling) (?:this|these lines|to you from)\b(?!.*\b(?:to (?:ask|beg|complain|tell|say|let|inform|request|remind|report|find|see|know|protest|warn)|because|about|regarding|concerning|that (?:you|we|i|the)|please|you)\b)/i;
+
 /** "Our photographer could come out on Wednesday or Thursday": an offer of days. */
 const COULD_COME =
   /^(?:our|my|the|his|her) (?:[\p{L}-]+ ){1,3}(?:could|might|would be able to) (?:come|call|be there|do it|drop by|pop)\b/iu;
@@ -67,6 +71,7 @@ const NOTHING_ASKED = [
   IF_EVER,
   OTHERWISE,
   BY_SILENCE,
+  WRITTEN_FROM,
   COULD_COME,
   LEFT_THERE,
   IN_DUE_COURSE,

@@ -175,6 +175,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "A missed launch costs £180.",
     "The last two trials passed without a hitch.",
     "Her crew came in late but happy.",
+    "I'm writing this in the bilge with a torch between my teeth.",
     "Should I not hear from you, I shall take it that the berth is free again.",
     "Of the twelve owners only two sail in winter.",
     "Personally I'd go for the blue one.",
