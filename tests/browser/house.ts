@@ -27,7 +27,7 @@ export async function openRow(page: Page, text: string | RegExp): Promise<void> 
   const row = page.getByRole("list", { name: "To sort" }).getByRole("button", { name: text }).first();
   const box = page.getByRole("list", { name: "To sort" }).locator("..");
   // Rows beyond the edge are not there; one that comes while the list is gone through, or goes from sight while it is
-  // reached for (the list goes to what is here when news arrives), is met at the next turn.
+  // reached for, is met at the next turn.
   await expect(async () => {
     await box.evaluate((element) => {
       const isAtEnd = element.scrollTop + element.clientHeight >= element.scrollHeight - 2;

@@ -1,3 +1,4 @@
+import { withClauseBefore } from "./clause-before";
 import type { Clause } from "./clauses";
 import type { FoundSlip } from "./slip";
 import { LONGEST_TITLE } from "./title";
@@ -43,15 +44,13 @@ function thingWanted(text: string): string | undefined {
 export function withGrounds(slips: readonly FoundSlip[], clauses: readonly Clause[]): FoundSlip[] {
   const all: FoundSlip[] = [];
   for (const slip of slips) {
-    const at = clauses.findIndex(({ start }) => start === slip.start);
-    const [before, clause] = [clauses[at - 1], clauses[at]];
+    const pair = withClauseBefore(slip, clauses);
     const last = all.at(-1);
-    // On the same paragraph, or the next line of a letter that is written in lines.
-    const isBehind = before && clause && clause.block <= before.block + 1 && !clause.isListItem;
-    const thing = isBehind && slip.kind === "ask" && ASKED_OF_IT.test(clause.text) && thingWanted(before.text);
+    const thing =
+      pair && slip.kind === "ask" && ASKED_OF_IT.test(pair.clause.text) ? thingWanted(pair.before.text) : undefined;
     if (!thing) all.push(slip);
-    else if (last?.start !== before.start) all.push({ ...slip, title: titleWith(slip.title, thing) });
-    else if (last.kind === "ask" || last.kind === "trouble") all[all.length - 1] = asOne(last, slip, thing);
+    else if (last?.start !== pair?.before.start) all.push({ ...slip, title: titleWith(slip.title, thing) });
+    else if (last?.kind === "ask" || last?.kind === "trouble") all[all.length - 1] = asOne(last, slip, thing);
     else all.push(slip);
   }
   return all;

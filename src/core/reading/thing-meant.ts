@@ -1,3 +1,4 @@
+import { withClauseBefore } from "./clause-before";
 import type { Clause } from "./clauses";
 import type { FoundSlip } from "./slip";
 import { LONGEST_TITLE } from "./title";
@@ -60,9 +61,7 @@ function named(title: string, before: string): string {
 export function withThings(slips: readonly FoundSlip[], clauses: readonly Clause[]): FoundSlip[] {
   return slips.map((slip) => {
     if (slip.kind !== "ask" && slip.kind !== "promise") return slip;
-    const at = clauses.findIndex(({ start }) => start === slip.start);
-    const [before, clause] = [clauses[at - 1], clauses[at]];
-    const isBehind = before && clause && clause.block <= before.block + 1 && !clause.isListItem;
-    return isBehind ? { ...slip, title: named(slip.title, before.text) } : slip;
+    const pair = withClauseBefore(slip, clauses);
+    return pair ? { ...slip, title: named(slip.title, pair.before.text) } : slip;
   });
 }

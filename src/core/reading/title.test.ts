@@ -31,4 +31,7 @@ test("a day stays where without it nobody would know what the rest is about", ()
     "On Thursday week with the morning barge",
   );
   expect(titleOf("promise", "On Friday I will send you the twine.", ada, "On Friday")).toBe("Send us the twine");
+  expect(titleOf("promise", "On Friday, with the tide, we will send you the twine.", ada, "On Friday")).not.toContain(
+    "Friday",
+  );
 });

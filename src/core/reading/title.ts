@@ -52,8 +52,9 @@ function cut(text: string): string {
   return `${short.slice(0, space > 40 ? space : short.length).replace(/[\s,;:–-]+$/, "")}…`;
 }
 
-/** What is told of something that was named before: with what, where, whence. */
-const GOES_ON = /^\s*,?\s*(?:with|at|from|by|via|in|on|after|before|together)\s/i;
+/** What is told of something that was named before, with nobody who does it: with what, where, whence. */
+const GOES_ON =
+  /^\s*,?\s*(?:with|at|from|by|via|in|on|after|before|together)\s(?!.*\b(?:i|we|you|he|she|they|it|please|could|can|will)\b)/i;
 
 function withoutWords(text: string, words: string | null): string {
   if (!words) return text;

@@ -91,7 +91,7 @@ class Weigher {
 /** How much of a clause's weight is what its runs of words say, beside its names and its meaning. */
 const RUNS_COUNT = 0.4;
 
-/** A share, as a logarithm, from which names leave so little doubt that runs are not asked: most clauses of most letters. */
+/** A share, as a logarithm, from which names leave so little doubt that runs are not asked: more than half of all clauses. */
 const PLAIN_FROM = Math.log(0.93);
 
 /** Weighs clauses by their words, and whether they stand on a list. */
