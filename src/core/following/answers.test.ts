@@ -7,6 +7,7 @@ import { bareTargets, isAnswerWithPlease, isInterjection, isYesOrNo } from "./ba
 import { contextOf } from "./context";
 import type { OpenItem } from "./item";
 import { pastOf } from "./past-of";
+import { saysNothingWasDone } from "./said";
 import { changesOfTasks, type OpenTask } from "./task-changes";
 
 const WIL = { id: "wil", name: "Wil Tarn", address: "wil@bindery.example" };
@@ -58,6 +59,10 @@ describe("answers that name nothing", () => {
       expect([text, isInterjection(text)]).toEqual([text, true]);
     for (const text of ["Sorry, it is lost.", "Vellum.", ""])
       expect([text, isInterjection(text)]).toEqual([text, false]);
+    for (const text of ["Nothing has been glued yet.", "But nothing was sent.", "None of them have been bound."])
+      expect([text, saysNothingWasDone(text)]).toEqual([text, true]);
+    for (const text of ["Half has been glued, nothing was spilt.", "Nothing to it: done.", "All were bound."])
+      expect([text, saysNothingWasDone(text)]).toEqual([text, false]);
   });
   test("they answer the last letter's ask, the one with their verb where there are several, or all that is left", () => {
     const [old, glue, ring] = [item("sew the atlas"), item("glue the map", "ask", 1), item("ring the mill", "ask", 1)];

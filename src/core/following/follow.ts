@@ -46,6 +46,8 @@ function isPlain(
     return false;
   // Who owes an answer gives one, rather than asking for something by half a sentence.
   if (isAnswer && !isPut && kind === "ask" && confidence < PLAIN_IN_ANSWER) return false;
+  // How things stand is told in an answer too, and sounds like trouble: then a rule must know it.
+  if (isAnswer && kind === "trouble" && isByWordingAlone(rule)) return false;
   return confidence >= PLAIN_ENOUGH || !isByWordingAlone(rule);
 }
 

@@ -70,6 +70,14 @@ const STILL_TO_COME =
   /\band (?:(?:it|they|that) )?(?:will|shall|is going to|are going to)\b(?! not\b)|\b(?:will|shall) be[.!]?$/i;
 const WILL_BE: Pick<Cue, "change" | "name"> = { change: "promised", name: "it will be done" };
 
+const NOTHING_WAS =
+  /^(?:(?:so|but|and|luckily|fortunately),? )?(?:nothing|none(?: of (?:it|them|that|this|these|those))?)(?:['’]s| has| have| had| was| were| is| are)\b/i;
+
+/** Whether words tell that a thing is not done: "Nothing has been cut yet." */
+export function saysNothingWasDone(text: string): boolean {
+  return NOTHING_WAS.test(text);
+}
+
 const isDone = OWNER_CUES.find((cue) => cue.change === "done")!.pattern;
 
 export const WILL_ANSWER =
@@ -156,7 +164,8 @@ export function saidByOwner(
     return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };
   if (promisesOnlyWord(text, item)) return null;
   const isPast = item.kind !== "question" && pastOf(item, text);
-  const first = isPast ? PAST : firstCue(OWNER_CUES, mainClause(text));
+  const heard = isPast ? PAST : firstCue(OWNER_CUES, mainClause(text));
+  const first = heard?.change === "done" && item.kind !== "trouble" && saysNothingWasDone(text) ? null : heard;
   // "It has been signed and will be posted on Friday": what is still to come counts.
   const cue = first?.change === "done" && STILL_TO_COME.test(text) ? WILL_BE : first;
   const isLater = due !== null && item.due !== null && due.day > item.due && !due.others.includes(item.due);

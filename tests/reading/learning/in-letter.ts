@@ -1,3 +1,4 @@
+import { saidBetween } from "@/core/reading/weighing/said-between";
 import { SENSES } from "@/core/reading/weighing/sense";
 import type { SurroundingsWeights, WordingWeights } from "@/core/reading/weighing/shares";
 import { SURROUNDINGS, Surroundings } from "@/core/reading/weighing/surroundings";
@@ -15,14 +16,20 @@ const PARTS = 4;
 const ROUNDS = 60;
 
 /** Strength of the penalty, for numbers that have a spread of one. */
-const STRENGTH = 60;
+const STRENGTH = 200;
 
 /** Sets of whole letters. Of public lists only labelled ones: what no rule finds in the others would teach that long letters ask nothing. */
 const SETS: readonly string[] = [...LETTER_SETS, ...CONVERSATION_SETS, ...MARKED_SETS, "lists"];
 
 /** Labelled clauses of letters with what surrounds them, weighed by wording that was not learnt from them. */
 async function examplesIn(sets: readonly string[], wording: WordingWeights): Promise<Example[]> {
-  const letters = (await Promise.all(sets.map(lettersOfSet))).flat().filter(({ length }) => length > 1);
+  const letters = (await Promise.all(sets.map(lettersOfSet)))
+    .flat()
+    .map((labelled) => {
+      const { first, behind } = saidBetween(labelled.map(({ clause }) => clause));
+      return labelled.slice(first, behind);
+    })
+    .filter(({ length }) => length > 1);
   return letters.flatMap((labelled) => {
     const clauses = labelled.map(({ clause }) => clause);
     const surroundings = new Surroundings(
@@ -54,7 +61,11 @@ function learnSurroundings(examples: readonly Example[]): SurroundingsWeights {
     ...one,
     measured: measured!.map((number, i) => (number - spreads[i]!.mean) / spreads[i]!.spread),
   }));
-  const { bias, ofMeasured } = learn(even, SENSES.length, STRENGTH);
+  // What a clause is worded like counts as it does alone, as long as letters don't say otherwise.
+  const drawnTo = SURROUNDINGS.map((_, i) =>
+    SENSES.map((_, k) => (i < SENSES.length - 1 && k === i + 1 ? spreads[i]!.spread : 0)),
+  );
+  const { bias, ofMeasured } = learn(even, SENSES.length, STRENGTH, { drawnTo });
   const own = ofMeasured.map((row, i) => row.map((weight) => weight / spreads[i]!.spread));
   return {
     bias: bias.map((one, k) => rounded(one - own.reduce((sum, row, i) => sum + row[k]! * spreads[i]!.mean, 0))),

@@ -15,6 +15,16 @@ export interface Learnt extends Weights {
   readonly ofMeasured: readonly (readonly number[])[];
 }
 
+/** How it is learnt. */
+export interface Options {
+  /** Names seen in fewer examples are left out: they say more of one sentence than of how people write. */
+  readonly fewest?: number;
+  /** Steps of the descent. */
+  readonly rounds?: number;
+  /** Weights of the measured numbers that hold as long as the examples don't say otherwise: a row for each, one for each class. */
+  readonly drawnTo?: readonly (readonly number[])[];
+}
+
 const NOTHING_MEASURED = new Float64Array(0);
 
 const STEP = 0.08;
@@ -31,14 +41,12 @@ function softmax(scores: Float64Array): void {
  * approach to natural language processing"), by gradient descent with Adam (Kingma & Ba 2015). The same examples give the
  * same weights.
  * @param strength of the penalty: that of half the squared weights, divided by the number of examples
- * @param rounds steps of the descent
- * @param fewest names seen in fewer examples are left out: they say more of one sentence than of how people write
  */
 export function learn(
   examples: readonly Example[],
   classes: number,
   strength: number,
-  { fewest = 5, rounds = 400 } = {},
+  { fewest = 5, rounds = 400, drawnTo = [] }: Options = {},
 ): Learnt {
   const counts = new Map<string, number>();
   for (const { found } of examples) for (const name of new Set(found)) counts.set(name, (counts.get(name) ?? 0) + 1);
@@ -60,8 +68,12 @@ export function learn(
   const measuredFrom = names.length * classes;
   const bias = measuredFrom + numbers * classes;
   const scores = new Float64Array(classes);
+  const rest = new Float64Array(size);
+  for (const [d, row] of drawnTo.entries())
+    for (const [k, weight] of row.entries()) rest[measuredFrom + k * numbers + d] = weight;
+  weights.set(rest);
   for (let round = 1; round <= rounds; round += 1) {
-    for (let i = 0; i < bias; i += 1) slope[i] = (strength * weights[i]!) / examples.length;
+    for (let i = 0; i < bias; i += 1) slope[i] = (strength * (weights[i]! - rest[i]!)) / examples.length;
     slope.fill(0, bias);
     for (const { at, measured, is, share: rowShare } of rows) {
       for (let k = 0; k < classes; k += 1) scores[k] = weights[bias + k]!;

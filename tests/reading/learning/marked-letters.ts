@@ -19,9 +19,11 @@ export const MARKED_SETS = fs.readdirSync(FOLDER).map((name) => name.replace(/\.
 
 const MARK = /\{([aqpt])\| ([^}]+)\}/g;
 
-/** The letters of a file, each with what is marked in it: "{a| Send the list.}" is an ask. */
-export async function markedLetters(set: string): Promise<MarkedLetter[]> {
-  const [, ...texts] = fs.readFileSync(path.join(FOLDER, `${set}.txt`), "utf8").split("=====\n");
+const fileOf = (set: string) => path.join(FOLDER, `${set}.txt`);
+
+/** The letters of a set, each with what is marked in it: "{a| Send the list.}" is an ask. */
+export async function markedLetters(set: string, file = fileOf(set)): Promise<MarkedLetter[]> {
+  const [, ...texts] = fs.readFileSync(file, "utf8").split("=====\n");
   return Promise.all(
     texts.map(async (text) => {
       const head =
@@ -34,9 +36,9 @@ export async function markedLetters(set: string): Promise<MarkedLetter[]> {
   );
 }
 
-/** The letters of a file as labelled ones, of which nothing but the kind is labelled. */
-export async function kindsLabelled(set: string): Promise<LabelledLetter[]> {
-  return (await markedLetters(set)).map(({ letter, marked }, i) => ({
+/** The letters of a set as labelled ones, of which nothing but the kind is labelled; it may stand in another file than those that are learnt from. */
+export async function kindsLabelled(set: string, file = fileOf(set)): Promise<LabelledLetter[]> {
+  return (await markedLetters(set, file)).map(({ letter, marked }, i) => ({
     name: `${set} ${i + 1}`,
     letter,
     labels: marked.map(({ quote, is }) => ({ kind: is, quote, owner: null, due: [], priority: "normal" })),

@@ -4,7 +4,7 @@ import { agrees, TURNS_TO } from "../bare-answer";
 import type { FollowContext } from "../context";
 import { CHANGES, type ChangeKind, type OpenItem } from "../item";
 import { passedTo } from "../passed-to";
-import { dueFor, isAway, promisesOnlyWord, type Ruled, type Said } from "../said";
+import { dueFor, isAway, promisesOnlyWord, type Ruled, type Said, saysNothingWasDone } from "../said";
 import type { Segment } from "../segments";
 import { told } from "./told";
 import type { Weighed } from "./weigh";
@@ -45,11 +45,21 @@ function asksSomethingElse({ text }: Segment, item: OpenItem): boolean {
   return TURNS_TO.test(text) && words.length >= OWN_WORDS && !words.some((word) => item.words.has(word));
 }
 
+/** "I'll send you a swatch of the cloth": a thing that was not spoken of. */
+const A_NEW_THING =
+  /\b(?:send|bring|give|get|make|show|write|lend|draw|post|mail) (?:you|him|her|them) (?:an?|some|two|three|a few) (?!one\b|ones\b|answer|reply|date|day|word|line|note|call|figure|price|quote|list|new|copy|fresh|replacement|corrected)\p{L}+/iu;
+
+function promisesSomethingElse({ text }: Segment, item: OpenItem): boolean {
+  return A_NEW_THING.test(text) && ![...tellingWords(text)].some((word) => item.words.has(word));
+}
+
 /** Whether words only sound as if they changed an item. `owes`: whether whoever writes them owes it. */
 function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolean): boolean {
   // Who is away promises nothing, who owes it and asks back changes nothing yet.
   if (isAway(segment.text) || (owes && /\?$/.test(segment.text))) return true;
-  if (said.change === "promised" && promisesOnlyWord(segment.text, item)) return true;
+  if (said.change === "promised" && (promisesOnlyWord(segment.text, item) || promisesSomethingElse(segment, item)))
+    return true;
+  if (said.change === "done" && item.kind !== "trouble" && saysNothingWasDone(segment.text)) return true;
   // "Monday is in order": who wants it is content with what was promised.
   if (!owes && agrees(segment.text)) return true;
   return said.change === "reminded" && asksSomethingElse(segment, item);

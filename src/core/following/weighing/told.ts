@@ -28,6 +28,9 @@ const CANNOT = /\b(?:can(?:not|['’]t| not)|won['’]t|will not) (?!wait|say|te
 const PUTS_OFF =
   /\b(?:will|shall|can(?:not)?|could|would|may|might|must|need|by|until|till|on|at|in|from|for|not|no|before|after|instead|rather|later|earlier|sooner|next|another|more|longer|days?|weeks?|months?|late|delay(?:ed)?|postpon\w+|wait|make|move|moved|push|put|slip|scrap|now|still|tomorrow|first|end|is|are|be|has|have)\b|['’](?:ll|s|re|d|ve|t)\b/i;
 
+/** "Please block the lost one": of one thing there is no part. */
+const ONE_THING = /\b(?:the|that|this|my|your|our)(?: [a-z]+)? one[.!?]*$/i;
+
 const surely = (share: number | undefined) => Math.log((share ?? 0) + LEAST);
 
 /**
@@ -47,6 +50,7 @@ export function told(item: OpenItem, ruled: Ruled | null, weighed: Weighed): Cha
   const points = CHANGES.map((change, i) => {
     if (!canBecome(item.kind, change)) return Number.NEGATIVE_INFINITY;
     if (change === "done" && isWork && cannot) return Number.NEGATIVE_INFINITY;
+    if (change === "part" && ONE_THING.test(item.quote)) return Number.NEGATIVE_INFINITY;
     if (change === "part" && ruled?.said.change !== "part" && !isOfAPart) return Number.NEGATIVE_INFINITY;
     if (change === "moved" && !isPutOff) return Number.NEGATIVE_INFINITY;
     const byWords = TOGETHER * surely(weighed.shares[i]);

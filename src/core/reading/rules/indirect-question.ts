@@ -7,6 +7,10 @@ const INDIRECT =
 const OF_OTHERS =
   /^(?:(?:and|but|also) )?(?:the |my |our |your )?[\p{L} ]{2,30}? (?:also |still )?(?:wants?|would like|needs?|is keen|are keen) to know (?:if|whether|what|when|which|who|where|how|why)\b|^(?:(?:and|but|also) )?(?:the |my |our )?[\p{L} ]{2,30}? (?:also |is |are )?(?:asks?|asking|wonders?|wondering) (?:if|whether|what|when|which|where|how|why)\b|^(?:(?:and|but|also|now),? )?(?:he|she|they)(?:['’]s| is|['’]re| are)(?: now| also)? (?:asking|wondering) (?:if|whether|what|when|which|where|how|why)\b/iu;
 
+/** "My question is how long the wood lasts." */
+const NAMED_QUESTION =
+  /^(?:(?:and|so|but|now),? )?(?:my|our|the|one|another|a last)(?: only| other| next| big| one)? question(?: now| then)?(?: is|:) (?:if|whether|what|when|which|who|where|how|why)\b/i;
+
 /** "what did the hospital say": a question of somebody who leaves out the mark. */
 const UNMARKED =
   /^(?:and |but |also |so )?(?:what|when|where|who|which \w+|how(?: many| much| long| far| soon)?(?: \w+)?|why)\s+(?:did|do|does|is|are|was|were|has|have|can|could|will|would|should|shall)\b/i;
@@ -17,7 +21,7 @@ export const indirectQuestion: KindRule = {
   confidence: 0.95,
   says: "question",
   find({ text }) {
-    if (INDIRECT.test(text) || OF_OTHERS.test(text)) return "question";
+    if (INDIRECT.test(text) || OF_OTHERS.test(text) || NAMED_QUESTION.test(text)) return "question";
     return UNMARKED.test(bareClause(text)) && !/[.!?]$/.test(text) ? "question" : null;
   },
 };

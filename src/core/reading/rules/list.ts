@@ -33,6 +33,7 @@ import { polite } from "./polite";
 import { promise } from "./promise";
 import { question } from "./question";
 import { questionPoint } from "./question-point";
+import { regards } from "./regards";
 import { reminder } from "./reminder";
 import { suggested } from "./suggested";
 import { tableRow } from "./table-row";
@@ -52,6 +53,7 @@ export const KIND_RULES: readonly KindRule[] = [
   tableRow, // before all: its columns say it
   nothing, // first of wordings: courtesy and releases look like asks
   nothingAsked,
+  regards,
   announced,
   nothingListed,
   halfSaid,

@@ -12,6 +12,18 @@ const OWN_DUTY =
 const WHEREABOUTS =
   /^(?:i|we)(?:['’]ll| will) be (?:at|in|on|out|off|away) (?!your\b|you\b|touch\b)[^,;?]{0,50}\b(?:all (?:day|morning|afternoon|week)|this (?:morning|afternoon|evening|week)|today|tomorrow|until \w+|from \w+ (?:to|until|till) \w+|next week)[.!]?$|^(?:i|we)(?:['’]ll| will| shall|['’]m| am|['’]re| are)(?: be)? (?:a (?:bit|little) |(?:\w+ ){0,5}(?:minutes?|hours?|hour) )late\b/i;
 
+/** "I'll be off tomorrow and back on Wednesday", "I won't be reachable before noon": who is away binds themselves to nothing. */
+const AWAY =
+  /^(?:i|we)(?:(?:['’]ll| will| shall)(?: (?:also|probably|mostly))? be|['’]m| am|['’]re| are) (?:away|off(?! to\b)|out of (?:the )?(?:office|town|country|reach)|on (?:holiday|leave|vacation|the road|a (?:course|trip|train|plane))|abroad|travelling|working from home|back(?! to\b| with\b| in touch\b)|closed|unavailable|in (?:meetings|bed)|at (?:a|the) (?:conference|fair|dentist|doctor(?:['’]s)?|hospital))\b(?!.*\b(?:so|please|could you|can you|you|(?:will|['’]ll|to|can|and) (?:bring|send|call|ring|do|let|take|write|start|finish|fix|see|look|check|get|pick|collect))\b)[^?]*$|^(?:i|we)(?: won['’]t| will not| shall not| can['’]t| cannot) be (?:reachable|available|reached|online|in the office)\b(?!.*\b(?:so|please)\b)/i;
+
+/** "No idea, I'm asking Lev": who asks others asks nothing of the reader. */
+const ASKING_OTHERS =
+  /^(?:[Nn]o idea,? |[Nn]ot sure,? |[Dd]on['’]t know,? )?(?:[Ii]|[Ww]e)(?:['’]m| am|['’]re| are) (?:just |also |still |now )?asking (?:him|her|them|around|\p{Lu}\p{L}+)(?=[.,!;]|$)/u;
+
+/** "Our office will be closed on Friday for the holiday." */
+const CLOSED =
+  /^(?:our|the) (?:office|shop|phones?|doors?|switchboard|workshop|yard|counter|school|library|museum|warehouse|practice|canteen)s? (?:will be|is|are|remains?) (?:also )?(?:closed|shut|off|unstaffed) (?:on|from|over|between|for the holidays?|tomorrow|next|this|in the|at|after|before)\b(?!.*\b(?:because|due to|since|please|so)\b)/i;
+
 /** "Delivery takes three to five days": how long something takes as a rule. */
 const LASTS =
   /^(?!i\b|we\b|you\b)(?:[\p{L}-]+ ){1,4}takes? (?:about |around |roughly |up to |at least )?(?:\d+|a|an|one|two|three|four|five|six|ten|half an?)(?:(?:-| to | or )(?:\d+|two|three|four|five|six|ten))? (?:working )?(?:minutes?|hours?|days?|weeks?|months?|mornings?|nights?)(?: (?:to \p{L}+|as a rule|by (?:road|sea|rail|air|post)|on average))*[.!]?$/iu;
@@ -64,6 +76,9 @@ const NOTHING_ASKED = [
   WHEN_FREE,
   OWN_DUTY,
   WHEREABOUTS,
+  AWAY,
+  CLOSED,
+  ASKING_OTHERS,
   LASTS,
   COSTS,
   GOES_WELL,

@@ -34,6 +34,7 @@ export const question: KindRule = {
     )
       return "ask";
     return bare.split(/\s+/).length >= 3 ||
+      /^(?:and|or|so|but) (?:the|your|our|his|her|their|what|how|when|where|who) /i.test(text) ||
       /^(?:or |on |by )?(?:(?:mon|tues|wednes|thurs|fri|satur|sun)day|tomorrow|today)(?: (?:morning|afternoon|evening|noon))?\?$/i.test(
         bare,
       ) ||

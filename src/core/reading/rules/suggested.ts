@@ -36,7 +36,7 @@ const SUGGESTED = phrases(`
   could (?:do with|use) (?:a|an|some|your|another|two|three|more|new)
   (?:i|we)(?:'d| would) (?:feel|sleep|be) (?:a lot |much |far )?(?:better|happier|easier|safer|more comfortable|calmer) if
   (?:it(?:'s| is) )?your (?:turn|job|task|part|duty) (?:is )?to
-  (?:i|we)(?:'m| am|'re| are)? (?:hope|hoping)(?: very much)?(?: that)? (?:you|someone|somebody|one of you) (?:can|could|will|would|might)(?! (?:be\\b|have\\b|enjoy|like|understand|agree|feel|get well|forgive|not\\b|find\\b|see\\b))
+  (?:i|we)(?:'m| am|'re| are| was| were)? (?:hope|hoping)(?: very much)?(?: that)? (?:you|someone|somebody|one of you) (?:can|could|will|would|might)(?! (?:be\\b|have\\b|enjoy|like|understand|agree|feel|get well|forgive|not\\b|find\\b|see\\b))
   (?:i|we) could (?:use|do with)
   (?:might|may|would|could) be worth (?:\\p{L}+ing|an? )
   ^(?:(?:and|so|also|but) )?(?:would|might) be (?:good|wise|best|better|useful|helpful|great|nice|lovely|sensible|worth) (?:to \\p{L}+|if|\\p{L}+ing)
@@ -46,13 +46,38 @@ const SUGGESTED = phrases(`
   (?:i|we)(?:'d| would) (?:rather|prefer(?: it)?(?: if)?) you
   it(?:'s| is) (?:up to|for) you to
   you(?:'d| had) best
+  (?:i|we)(?:'d| would) rather (?:have|take) (?:the|a|an|two|three|it|them)
+  (?:i|we) (?:was|were) hoping (?:for (?:a|an|some|your|the)|to (?:get|have|see|receive|hear))
+  let's not (?:forget|send|print|order|book|start|sign|pay|tell|use|wait|lose)
+  (?:perhaps|maybe|possibly) (?!it\\b|this|that|things|they|there|everything|something|nothing)\\p{L}+ (?:could|can|should) (?:take|do|ring|call|ask|bring|send|write|help|come|look|check|step|drive|stand|go|talk|speak|fill)
+  (?:must|has to|have to|needs? to|should) be (?:in|here|there|back|out|up|down|off|on|over|away) (?:by|before|on|at|until|when) (?:\\p{L}+day|noon|the|\\d|tomorrow|tonight|end|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)
+  it(?:'d| would)(?: also| really)? (?:help to (?:know|have|see|get)|save (?:us|me|time|a|you) .{0,40}\\bif)
+  each of you (?:prepares|brings|takes|writes|sends|chooses|picks|makes|gives|gets|reads)
+  (?:isn't|is not|aren't|are not) complete without (?:your|a|the)
+  (?:can|could|will) only (?!be\\b|hope|say|imagine|guess|apologise)\\p{L}+(?: (?:it|them|her|him|the \\p{L}+))? (?:when|once|after|if|with) (?:(?:we|i)(?:'ve| have| get| receive)? (?:had )?your|you(?:'ve| have| send| tell| sign| pay| give| let)|your)
+  ^(?:please |just |do |and )*(?:have|take) a (?:\\p{L}+ )?(?:look|word with|think about)(?! (?:back|forward)\\b)
+  ^(?:please |just |do |and )*(?:work out|figure out|allow for|see about|look into|follow up|see after) (?!on\\b|what i mean)
+  (?:i|we)(?:'m| am|'re| are)(?: now| also| therefore)? asking (?:you|everyone|everybody|all|them|people)(?: all)? (?:to|for)
+  what(?:'s| is) (?:needed|wanted|required|missing)(?: now| most)? is
+  (?:i|we)(?:'d| would| could| can)? (?:suggest|propose|recommend|advise) (?!an?\\b|the\\b)\\p{L}+ing
+  (?:i|we)(?: do| now)? expect (?:you (?:at|on|by|all|both|in|here)|(?:this|that|it|them|these) to be)
+  (?:i|we) (?:hope|expect) to (?:receive|get|hear from) (?!better|some rest|well)
+  ^(?:many |with )?(?:thanks|thank you)(?: very much| so much)?(?: in advance)? (?:if you (?:can|could|would)|for (?!being|having|coming|getting|letting|telling|sharing|asking|thinking|writing|all)\\p{L}+ing .{2,60} (?:by|before) (?:noon|tomorrow|tonight|\\p{L}+day|the \\d|\\d))
+  ^(?:many |with )?(?:thanks|thank you)(?: very much)? in advance for (?!your (?:understanding|patience|help|support|cooperation|trouble|time|kindness|interest|attention))(?:\\p{L}+ing|your (?:answer|reply|payment|offer|quote))
+  (?:much|greatly|very much) appreciated if
+  (?:i|we) have yet to (?:receive|get|hear|see|have)
+  (?:i|we)(?: still)? (?:haven't|have not)(?: yet)? (?:had|received|got|seen)(?: \\p{L}+){1,6} yet
+  (?:the only thing|all that's|what's|all that is|what is) (?:that (?:is|'s) )?(?:left|missing|lacking|still missing|still open)(?: now)? (?:is|are) (?:your|the|a|an)
+  (?:council|school|bank|tax office|client|customer|office|authority|museum|landlord|(?:mrs?|ms|dr) \\p{L}+)(?: now| also| still)? (?:expects?|needs?|requires?|asks for|is asking for|would like|has asked for) (?:a|an|the|two|three|our|your|us to|to be (?:called|told|rung|paid|informed)) ?(?!refund|compensation|discount|answer to)
+  (?:they|he|she)(?:'re| are|'s| is)?(?: now| also)? ask(?:s|ing)? (?:us |me |you )?for (?:the|a|an|our|your|two|three)(?! refund)
+  asked (?:me |us )?(?:whether|if) (?:we|you|somebody|someone|one of us) (?:could|can|would|might)
   (?:i|we) (?:must|have to|need to|want to|would|'d) (?:insist|ask|urge|beg|request|remind)
   (?:i|we)(?:'m| am|'re| are)? (?:writing|getting in touch|mailing|calling) to (?:request|ask|order|book|claim|remind)
   (?:i|we)(?: hereby| formally| would like to| wish to|'d like to)? (?:request|claim|demand)
   your \\p{L}+(?: \\p{L}+){0,6} (?:would|will|is|are) (?:be )?(?:very |much |most |greatly |warmly )?(?:welcome|appreciated|helpful|requested)
   (?:would|will) be (?:much |greatly |very much |highly )?(?:appreciated|welcome)
   (?:i|we) (?:do |would |'d )?expect (?:the|your|you to|an|to (?:have|receive|get|see|hear))
-  (?:i|we) should (?:like|be (?:glad|grateful|pleased|obliged)) (?:to (?:have|see|get|know|receive|hear|ask)|if|for|a|an|the|your)
+  (?:i|we) should(?: also| rather| very much)? (?:like|be (?:glad|grateful|pleased|obliged)) (?:to (?:have|see|get|know|receive|hear|ask)|if|for|a|an|the|your|another|two|three|four|\\d)
   (?:i|we)(?:'d| would) (?:ask|welcome|value|be (?:glad|grateful|thankful|obliged) (?:of|for))
   would it be (?:all right|alright|ok|okay|possible|too much|an option) (?:if|for|to)(?! (?:i|we)\\b)
   can (?:i|we) (?:leave|trust|count on|ask|rely on)

@@ -11,8 +11,30 @@ const BOUND = phrases(`
   you (?:can|may) (?:expect|count on|rely on|look forward to)
   you have my (?:word|promise)
   expect (?:my|our|a (?:call|letter|mail|reply|visit|message|proposal|quote|parcel)|an (?:answer|offer|update|email)|it|them|us|me)(?: \\p{L}+){0,6} (?:from (?:me|us)|by|on|in|this|next|tomorrow|today|within|before)
-  consider (?:it|that|this) (?:done|settled|sorted)
+  consider (?:it|that|this|them) (?:done|settled|sorted|sold|booked|ordered)
   count me in
+  (?:i|we)(?:'m| am|'re| are) (?:having (?:it|them|the \\p{L}+|your \\p{L}+) (?:\\p{L}+ed|redone|cut|sent|made|built|put right)|getting you (?:a|an|another|the|new))
+  (?:i|we) (?:intend|aim|plan|hope|expect) to (?:be (?:done|finished|ready|there|with you|through)|have (?:it|them|her|him|the|your|everything)|deliver|finish|send|complete|ship)\\b
+  (?:i|we)(?:'re| are|'m| am) delivering (?:on|by|it|them|the|your)
+  delivery (?:is|will be|takes place) (?:on|in|by) (?!time)
+  comes? later (?:this|next|today)
+  ^(?:more|(?:more |further )?details|photos|pictures|figures|report|answer|reply|the rest|draft|plan|invoice|bill|sketch|numbers|list|minutes)(?: \\p{L}+){0,2} (?:follows?|to follow|on \\p{L}+day|tomorrow|tonight|next week|soon)(?=[.!]?$)
+  (?:technician|driver|engineer|plumber|electrician|fitter|courier|locksmith|somebody|someone|help|colleague) is on (?:his|her|their|the) way
+  (?:somebody|someone|one of us|a colleague)(?: from our (?:side|office|team|house)| of ours)? (?:will|is going to|'ll) (?:call|ring|come|get back|contact|write|be (?:there|with you|in touch)|look|collect|pick|bring|let you)
+  (?:office|head office|team|department|workshop|secretary|treasurer|service) will (?:be in touch|write|call|contact|let you|get back|send)
+  (?:my|our) (?!mother|father)\\p{L}+ (?:is|are) (?:bringing|sending|picking|collecting|calling|delivering|dropping|fetching) (?:it|them|you|the|your|round|over|up)
+  (?:my|our) (?:son|daughter|wife|husband|driver|colleague|man|brother|sister|assistant|neighbour) can (?:fetch|bring|collect|drive|take|pick|help|do) .{0,40}${WHEN}
+  you can (?:have|collect|fetch|pick up) (?:it|them|her|him|the \\p{L}+|your \\p{L}+)(?: back| up)? ${WHEN}
+  (?:it|they|that)(?:'s|'re| is| are) yours ${WHEN}
+  (?:it|they|that|this|everything)(?:'ll| will) (?:not happen again|be (?:on your|fixed|done|taken care of|sorted|repaired|dealt with|seen to|put right|back|waiting for you)\\b)
+  ^(?:will be (?:there|with you|round)(?=[.!]?$)|back to you (?:tomorrow|by|on|with|next)|promise to (?!be\\b))
+  give you my word
+  rest assured that (?:i|we|our|you) (?:will|shall|'ll)|be assured that (?:i|we|it|our|your|you) (?:will|shall|'ll)
+  i(?:'ll| will) (?:see (?:what|whether|if)|be sure to)\\b
+  i(?:'ll| will) be (?:there|round|over|here) (?:at|by|on|first) .{1,30} (?:and|to) (?:open|help|start|bring|take|look|fix|set|let|show)
+  (?:is|are) coming with (?:the next|tomorrow's|\\p{L}+day's)
+  (?:our|my) (?:driver|colleague|man|fitter|engineer|assistant|son|daughter|wife|husband|brother|sister|partner|courier|painter|plumber|boss)(?: \\p{L}+)? (?:brings?|picks?|collects?|rings?|calls?|delivers?|sends?|comes?|drops?|fetches|fixes|mends|takes?)\\b.{0,40} ${WHEN}
+  the (?:painter|plumber|electrician|engineer|fitter|driver|technician|surveyor|locksmith|roofer|carpenter|glazier|rigger|sweep|vet|tuner|caretaker|gardener|joiner|mason|tiler|diver|mechanic) (?:will be (?:there|here|with you)|is (?:coming|here)|comes?|calls|starts?)\\b.{0,20} ${WHEN}
   (?:i|we)(?:'m| am|'re| are|'d be| would be)(?: very| more than| quite)? (?:happy|glad|pleased|willing|prepared|ready) to (?!hear|see|say|know|report|be\\b|have|help|discuss|answer|meet|tell|announce|inform|note|learn|read|welcome|find)\\p{L}+
   (?:i|we) can (?:have|bring|send|deliver|come|drop|pick|collect|do|start|ship|post|print|repair|fix|install|cover|take over|stand in|drive|lend|offer you)\\b.{0,80} ${WHEN}
   (?:i|we)(?: will not|'ll not| won't) (?:charge|bill|let you down|forget|disappoint|keep you|touch)
@@ -59,6 +81,10 @@ const OURS_WHEN = new RegExp(
   "i",
 );
 
+/** "The drinks I can bring", "thermometer I'll do": the thing first. */
+const THING_FIRST =
+  /^(?:the |my |our )?[a-zß-ÿ]+ (?:i|we)(?:['’]ll| will| can) (?:do|bring|take|make|buy|get|send|fetch|order|pay|print|write)(?: (?:myself|ourselves|today|tonight|tomorrow|on \p{L}+day))?[.!]*$/iu;
+
 /** "Tom'll bring the trailer round": somebody the reader does not know by address. */
 const BY_NAME =
   /^[A-Z][a-zß-ÿ]+(?:['’]ll| will) (?:bring|send|deliver|come|collect|pick|drop|call|ring|look|fix|do|take|get|post|write|meet|fetch|see to|be (?:there|with you|round))\b/;
@@ -87,6 +113,7 @@ export const undertaking: KindRule = {
       WHEN_FIRST.test(text) ||
       OF_OUR_HOUSE.test(bare) ||
       OURS_WHEN.test(bare) ||
+      THING_FIRST.test(bare) ||
       BY_NAME.test(bare)
       ? "promise"
       : null;

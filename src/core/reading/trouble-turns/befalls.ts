@@ -19,4 +19,12 @@ export const BEFALLS = `
   had to (?:be )?(?:throw|thrown|scrap|scrapped|bin|binned|redo|redone|repeat|repeated|cancel|cancelled|destroy|destroyed|abandon|abandoned|turn (?:people|guests|them)|send (?:people|guests|them|it) (?:home|back)|close|shut|evacuate|stop|be (?:towed|rescued|withdrawn|recalled|put down))
   (?:i|we) (?:do not|don't) like the (?:look|sound|smell|feel) of
   left (?:the|our|my|a) (?:\\p{L}+ ){1,4}?(?:open|unlocked|running|unattended|switched on)\\b
+  left (?:it|them|him|her|us|me|(?:the|our|my|your) \\p{L}+) (?:out |standing |lying )?in the (?:rain|sun|cold|snow|wet|frost)
+  (?:frost|storm|wind|hail|rain|heat|drought|flood|snow|fire|lightning|fox|gale)(?: has| have)? (?:killed|ruined|spoilt|spoiled|destroyed|flattened|broke|broken|tore|torn|took|taken|burnt|got (?:in|into|at))
+  there (?:was|has been|'s been) (?:a |an |another )(?:fire|flood|burglary|break-in|accident|theft|explosion|power cut|leak|fight)
+  (?:guests?|child|children|boy|girl|man|woman|someone|somebody|people|pupils?|visitors?|workers?|customers?)(?: \\p{L}+)? (?:was|were|felt|fell|got|became|has been|have been) (?:sick|ill|unwell|dizzy)
+  (?:dog|horse|cat|goose|snake|wasp|tick)s? (?:has |have )?(?:bit|bitten|stung|kicked|scratched) (?:the|a|an|our|my|his|her|him|somebody|someone|one|two)
+  (?:car|van|lorry|truck|bike|gate|fence|wall|sign) (?:was|were|got|has been) hit
+  parked (?:on|in|across) (?:the|our|my) (?:lawn|grass|drive|entrance|exit|flower|bed|bay|gate|pavement)
+  (?:wound|stitches|tooth|knee|back|cut|leg|arm|ankle) (?:has |have )?(?:opened again|came open|still hurts?|hurts|is swollen|is infected|throbs)
 `;

@@ -22,4 +22,13 @@ export const BREAKS = `
   (?:comes?|came|rubs?|rubbed|flakes?|fell|falls?|broke|breaks?|snapped|sheared|dropped|drops?|blew|washed|tore|chipped) (?:off|loose|apart|to pieces|to bits|in half|in two)
   (?:both|two|three|all|our|the|one|front|rear|back|tyres?|tires?|battery|batteries) (?:\\p{L}+ )?(?:is|are|was|were|went|has gone|have gone) (?:flat|blunt|bent|crooked|stiff|unsafe|mouldy|moldy|sour|stale|cloudy|dead|empty|bone dry|loose|wobbly|filthy|infested|unusable|waterlogged|overgrown|illegible|bust|buckled|charred|scorched|soggy|wrecked)
   on (?:its|their|the) way out\\b
+  (?:food|soup|meals?|lunch|dinner|radiators?|water|coffee|tea|flat|chips)(?: in \\p{L}+ \\p{L}+)? (?:is|are|was|were) (?:stone |ice |too |almost )?(?:cold|brown|cloudy|off|sour)(?=[.,;!]|$| (?:again|when|on most|every|by the time))
+  (?:fish|milk|meat|cellar|drain|fridge|chicken|eggs?|tank|room) (?:smelt|smells|smelled|stinks|stank)
+  (?:closes|stops|switches off|shuts down|goes off|turns off|starts) by itself
+  (?:does|did) nothing\\b(?= when| at all|[.,;!]|$)
+  (?:stops?|stopped|hangs|sticks) (?:halfway|half way|in the middle|after (?:a few|ten|five|two|an?) )
+  (?:been )?standing still (?:since|for)
+  (?:out of service|gone out again|went out again)
+  (?:has|have|had|with|there is|there's) (?:a|an) (?:deep |big |long |nasty |bad |huge |small |ugly )?(?:scratch|dent|crack|hole|stain|tear|chip|burn mark|leak|kink)
+  looks? (?:all )?wrong\\b
 `;

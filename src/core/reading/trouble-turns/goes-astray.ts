@@ -35,4 +35,13 @@ export const GOES_ASTRAY = `
   (?:soaked|drenched|flooded|swamped|ruined|wrecked|scorched|crushed|flattened|trampled|vandalised|smashed|destroyed|gutted|gnawed|eaten) (?:the|our|all|half|most|two|three|through|by|a|an|everything)
   (?:stops?|sticks?|jams?|fails?|trips?|freezes?|cuts? out|breaks? down|drops? out|crashes|seizes?|leaks?|floods?|stalls?) (?:\\p{L}+ ){0,6}?(?:once|twice|three times|several times|every few|every other) (?:(?:a|an|every) )?(?:minutes|hours|days|day|week|night|hour|shift|morning|run)
   (?:split|curdled|collapsed|capsized|overflowed|overran|exploded|caught fire|burst|snapped|melted|shattered|derailed|imploded)(?= |[.,;!]|$)(?! (?:into|between|the (?:bill|cost|work|order|difference)|it (?:between|into)))
+  (?:sent|gave|given|delivered|brought|got) (?:me|us|him|her|them) (?:somebody|someone|another \\p{L}+) else's
+  (?:although|though|but|while) (?:we|i)(?:'d| had)? (?:ordered|asked for|paid for|booked|hired|agreed(?: on)?|wanted)
+  (?:sent|delivered|brought|came with) .{2,30} (?:instead of|and not) 
+  (?:lists?|versions?|figures|plans?|drawings?|statements?|accounts) (?:contradicts?|contradicted|differ|differs|disagree|clash)
+  contradicts? (?:each other|itself|themselves|what|the|our|chapter|page)
+  (?:nothing like|far from) (?:the (?:sample|drawing|picture|photo|plan|original)|what (?:we|i|you))
+  (?:is|are|was|were|came|came out) (?:shorter|longer|smaller|bigger|larger|thinner|thicker|darker|lighter|narrower|wider) than (?:the|it|they) ?(?:others?|rest|sample|drawing|other|should|plan|picture|first)
+  (?:found|noticed|counted|saw|shows|listed) (?:\\p{L}+|\\d+) (?:more )?(?:faults?|mistakes?|errors?|defects?|cracks?|leaks?|holes?|flaws?)
+  (?:came|come|returned|sent|went) back (?:as|marked)
 `;

@@ -1,4 +1,6 @@
+import type { KindRule, LetterGround } from "../kind-rule";
 import { KIND_RULES } from "../rules/list";
+import type { SlipKind } from "../slip";
 import { taggedWords } from "../words";
 import held from "./held.json";
 import type { HouseExample } from "./house-example";
@@ -23,6 +25,9 @@ const MOST_TIMES = 3;
 /** What a passage counts that is held. */
 const HELD_TIMES = 1.2;
 
+/** What may speak against it beside its words, in the logarithm of odds: what surrounds it in a letter. */
+const BESIDES = 0.5;
+
 /** What a passage or one that is held weighs without the organisation, and what it shall come to. */
 interface Row {
   readonly text: string;
@@ -39,11 +44,26 @@ function asClause(phrase: string) {
   return { text: phrase.replaceAll("#", "1"), isListItem: false };
 }
 
+const ALONE = { start: 0, end: 0, lead: null, block: 0 };
+const NOBODY: LetterGround = { writer: null, to: [], people: { team: [], outside: [] } };
+
+/** What a rule makes of a phrase that stands by itself: where the organisation is right already, no rule is on record, and yet one counts. */
+function ruleOf(phrase: string): { rule: KindRule; kind: SlipKind } | null {
+  const clause = { ...ALONE, ...asClause(phrase), asks: phrase.endsWith("?") };
+  for (const rule of KIND_RULES) {
+    const kind = rule.find(clause, NOBODY);
+    if (kind) return kind === "nothing" ? null : { rule, kind };
+  }
+  return null;
+}
+
 function rowOf({ writer, phrase, read, rule, sense, times }: HouseExample): Row {
   const clause = asClause(phrase);
   const start = weighWording(clause, LEARNT_WORDING);
   const by = KIND_RULES.find((one) => one.name === rule);
-  if (by && read) start[SENSES.indexOf(read)]! += ruleCounts(by);
+  const found = by && read ? { rule: by, kind: read } : ruleOf(clause.text);
+  if (found) start[SENSES.indexOf(found.kind)]! += ruleCounts(found.rule);
+  start[SENSES.indexOf(sense)]! -= BESIDES;
   const target = SENSES.map((one) => Number(one === sense));
   return {
     text: clause.text,

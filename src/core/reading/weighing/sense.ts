@@ -46,8 +46,12 @@ const SUREST_WORDING = 0.7;
 /** What people taught by many like passages can be sure. */
 const SUREST_TAUGHT = 0.9;
 
-/** A share from which wording alone proposes something: below it half of what was proposed was nothing. */
+/**
+ * A share from which wording alone proposes something: below it half of what was proposed was nothing. Trouble must be plainer, since
+ * talk of bad times sounds much like it.
+ */
 const WORDING_FROM = 0.5;
+const TROUBLE_FROM = 0.6;
 
 const LIKE: Readonly<Record<SlipKind, string>> = {
   ask: "worded like an ask",
@@ -194,7 +198,7 @@ export function judge(
     return { kind: sense, rule: ruled.rule.name, words: [], confidence: Math.min(ruled.rule.confidence, share) };
   // A rule saw something here: then only what it is may be open, not whether it is something.
   const found = said && said !== "nothing" ? 1 - weighed[0]! : weighed[best]!;
-  if (found < WORDING_FROM) return null;
+  if (found < (sense === "trouble" && !said ? TROUBLE_FROM : WORDING_FROM)) return null;
   const isTaught = isTaughtHere(here, best);
   return {
     kind: sense,

@@ -1,3 +1,4 @@
+import { saidBetween } from "./said-between";
 import type { SurroundingsWeights, WordingWeights } from "./shares";
 import { type Surrounded, Surroundings } from "./surroundings";
 import { weighWording } from "./weigh-wording";
@@ -33,16 +34,19 @@ function withDoubt(scores: readonly number[], doubt: number): readonly number[] 
 export function weighLetter(clauses: readonly Surrounded[], learnt: WordingWeights, doubt = 0): WeighedLetter {
   const alone = clauses.map((clause) => weighWording(clause, learnt));
   const { inLetter } = learnt;
-  // Of a letter of one sentence nothing can be said by what surrounds it.
-  if (!inLetter || clauses.length < 2)
-    return {
-      at: alone.map((scores) => withDoubt(scores, doubt)),
-      instead: (_, clause) => withDoubt(weighWording(clause, learnt), doubt),
-    };
-  const surroundings = new Surroundings(clauses, alone);
+  const { first, behind } = saidBetween(clauses);
+  const surroundings =
+    // Where one thing is said nothing can be told by what surrounds it.
+    inLetter && behind - first > 1 && new Surroundings(clauses.slice(first, behind), alone.slice(first, behind));
+  const inPlace = (place: number, clause: Surrounded, own: readonly number[]) =>
+    withDoubt(
+      surroundings && place >= first && place < behind
+        ? weighed(inLetter!, surroundings.of(place - first, clause, own))
+        : own,
+      doubt,
+    );
   return {
-    at: clauses.map((_, place) => withDoubt(weighed(inLetter, surroundings.of(place)), doubt)),
-    instead: (place, clause) =>
-      withDoubt(weighed(inLetter, surroundings.of(place, clause, weighWording(clause, learnt))), doubt),
+    at: clauses.map((clause, place) => inPlace(place, clause, alone[place]!)),
+    instead: (place, clause) => inPlace(place, clause, weighWording(clause, learnt)),
   };
 }
