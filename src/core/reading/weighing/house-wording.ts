@@ -1,11 +1,9 @@
-import type { KindRule, LetterGround } from "../kind-rule";
 import { KIND_RULES } from "../rules/list";
-import type { SlipKind } from "../slip";
 import { taggedWords } from "../words";
 import held from "./held.json";
 import type { HouseExample } from "./house-example";
 import { LEARNT_WORDING } from "./learnt";
-import { ruleCounts, SENSES } from "./sense";
+import { ruleCounts, SENSES, type Sense } from "./sense";
 import { asShares, type HouseWording, type NameWeights } from "./shares";
 import { weighWording } from "./weigh-wording";
 import { endingsOf, wordingOf, wordsOf } from "./wording";
@@ -25,9 +23,6 @@ const MOST_TIMES = 3;
 /** What a passage counts that is held. */
 const HELD_TIMES = 1.2;
 
-/** What may speak against it beside its words, in the logarithm of odds: what surrounds it in a letter. */
-const BESIDES = 0.5;
-
 /** What a passage or one that is held weighs without the organisation, and what it shall come to. */
 interface Row {
   readonly text: string;
@@ -44,26 +39,11 @@ function asClause(phrase: string) {
   return { text: phrase.replaceAll("#", "1"), isListItem: false };
 }
 
-const ALONE = { start: 0, end: 0, lead: null, block: 0 };
-const NOBODY: LetterGround = { writer: null, to: [], people: { team: [], outside: [] } };
-
-/** What a rule makes of a phrase that stands by itself: where the organisation is right already, no rule is on record, and yet one counts. */
-function ruleOf(phrase: string): { rule: KindRule; kind: SlipKind } | null {
-  const clause = { ...ALONE, ...asClause(phrase), asks: phrase.endsWith("?") };
-  for (const rule of KIND_RULES) {
-    const kind = rule.find(clause, NOBODY);
-    if (kind) return kind === "nothing" ? null : { rule, kind };
-  }
-  return null;
-}
-
 function rowOf({ writer, phrase, read, rule, sense, times }: HouseExample): Row {
   const clause = asClause(phrase);
   const start = weighWording(clause, LEARNT_WORDING);
   const by = KIND_RULES.find((one) => one.name === rule);
-  const found = by && read ? { rule: by, kind: read } : ruleOf(clause.text);
-  if (found) start[SENSES.indexOf(found.kind)]! += ruleCounts(found.rule);
-  start[SENSES.indexOf(sense)]! -= BESIDES;
+  if (by && read) start[SENSES.indexOf(read)]! += ruleCounts(by);
   const target = SENSES.map((one) => Number(one === sense));
   return {
     text: clause.text,
@@ -187,6 +167,9 @@ function added(start: readonly number[], names: readonly string[], weights: Name
   return scores;
 }
 
+/** Read as one thing, and set right to another. */
+const turnOf = (read: Sense | null, sense: Sense) => `${read ?? "nothing"} → ${sense}`;
+
 /**
  * Learns how the organisation's letters are worded beyond what is learnt for all, from what its people kept, set right, marked
  * and brushed off: a multinomial logistic regression on top of the shared one, by stochastic gradient descent. Passages of other
@@ -196,7 +179,14 @@ function added(start: readonly number[], names: readonly string[], weights: Name
  * away unlearns it.
  */
 export function learnHouseWording(examples: readonly HouseExample[]): HouseWording {
-  const rows = inOneOrder(examples).map(rowOf);
+  const setRight = new Set(examples.flatMap(({ read, sense }) => (read === sense ? [] : [turnOf(read, sense)])));
+  const rows = inOneOrder(examples).flatMap((example) => {
+    const row = rowOf(example);
+    // What was read right only by what people had set right teaches no more, once that is unlearnt.
+    const is = SENSES[row.start.indexOf(Math.max(...row.start))]!;
+    const isByTeaching = example.read === example.sense && is !== example.sense;
+    return isByTeaching && !setRight.has(turnOf(is, example.sense)) ? [] : [row];
+  });
   const shared = enough(rows, ({ writer }) => writer);
   const everybody =
     shared.length > 0

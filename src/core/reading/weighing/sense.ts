@@ -154,6 +154,12 @@ function weighHere(clause: Clause, house: readonly NameWeights[]): number[] | nu
   return Math.max(...scores) - Math.min(...scores) < LIKE_TAUGHT_FROM ? null : scores;
 }
 
+/**
+ * What an organisation taught that a clause is counts more than it was learnt with: it was learnt beside a clause alone, and letters make
+ * it plainer. That it is nothing does not: to brush something off is done in haste.
+ */
+const TAUGHT_COUNTS = 1.6;
+
 /** From here on what an organisation taught is why a clause is what it is, in the logarithm of odds. */
 const TAUGHT_FROM = 1;
 
@@ -180,7 +186,8 @@ export function judge(
 ): Judged | null {
   const scores = learnt === NO_WORDING ? null : [...weight];
   const here = scores && house.length > 0 ? weighHere(clause, house) : null;
-  if (scores && here) for (let k = 0; k < scores.length; k += 1) scores[k]! += here[k]!;
+  const counts = here && here.indexOf(Math.max(...here)) > 0 ? TAUGHT_COUNTS : 1;
+  if (scores && here) for (let k = 0; k < scores.length; k += 1) scores[k]! += counts * here[k]!;
   const ruled = ruledBy(clause, ground, rules, scores);
   const said = ruled?.said ?? null;
   if (!scores || (said && ruled?.rule.isCertain))
