@@ -14,7 +14,7 @@ const WHEREABOUTS =
 
 /** "I'll be off tomorrow and back on Wednesday", "I won't be reachable before noon": who is away binds themselves to nothing. */
 const AWAY =
-  /^(?:i|we)(?:(?:['’]ll| will| shall)(?: (?:also|probably|mostly))? be|['’]m| am|['’]re| are) (?:away|off(?! to\b)|out of (?:the )?(?:office|town|country|reach)|on (?:holiday|leave|vacation|the road|a (?:course|trip|train|plane))|abroad|travelling|working from home|back(?! to\b| with\b| in touch\b)|closed|unavailable|in (?:meetings|bed)|at (?:a|the) (?:conference|fair|dentist|doctor(?:['’]s)?|hospital))\b(?!.*\b(?:so|please|could you|can you|you|(?:will|['’]ll|to|can|and) (?:bring|send|call|ring|do|let|take|write|start|finish|fix|see|look|check|get|pick|collect))\b)[^?]*$|^(?:i|we)(?: won['’]t| will not| shall not| can['’]t| cannot) be (?:reachable|available|reached|online|in the office)\b(?!.*\b(?:so|please)\b)/i;
+  /^(?:i|we)(?:(?:['’]ll| will| shall)(?: (?:also|probably|mostly))? be|['’]m| am|['’]re| are) (?:away|off(?! to\b)|out of (?:the )?(?:office|town|country|reach)|on (?:holiday|leave|vacation|the road|a (?:course|trip|train|plane))|abroad|travelling|working from home|back(?! to\b| with\b| in touch\b|.*\bwith (?:the|a|your)\b)|closed|unavailable|in (?:meetings|bed)|at (?:a|the) (?:conference|fair|dentist|doctor(?:['’]s)?|hospital))\b(?!.*\b(?:so|please|could you|can you|you|(?:will|['’]ll|to|can|and) (?:bring|send|call|ring|do|let|take|write|start|finish|fix|see|look|check|get|pick|collect))\b)[^?]*$|^(?:i|we)(?: won['’]t| will not| shall not| can['’]t| cannot) be (?:reachable|available|reached|online|in the office)\b(?!.*\b(?:so|please)\b)/i;
 
 /** "No idea, I'm asking Lev": who asks others asks nothing of the reader. */
 const ASKING_OTHERS =

@@ -6,7 +6,7 @@ const GREETINGS =
 
 /** "Keep up the good work", "get well soon", "drive safely", "enjoy your holiday". */
 const WISHES =
-  /^(?:and |now |please |do |so |just |well,? )*(?:keep (?:up the (?:good|great|excellent|fine) work|it up|going|smiling|well|in touch)|get (?:well|better)(?: (?:soon|quickly|first))?|(?:drive|travel|fly|sail|get home|ride) (?:safely|carefully|safe|well)|sleep (?:well|tight)|enjoy (?:your|the|it|yourself|yourselves|every)|make yourselves? (?:at home|comfortable)|cheer up|stay (?:well|safe|healthy|warm|as you are)|look after yourself|all the (?:best|same)|have fun|don['’]t (?:work too hard|worry)|never mind)(?![^.!?]*\b(?:and|but|so|then|because)\b)[^?:]{0,40}[.!]*$/i;
+  /^(?:and |now |please |do |so |just |well,? )*(?:enjoy (?:your|the|it|yourself|yourselves|every)\b[^.?:;,]{0,30}|(?:keep (?:up the (?:good|great|excellent|fine) work|it up|going|smiling|well|in touch)|get (?:well|better)(?: (?:soon|quickly|first))?|(?:drive|travel|fly|sail|get home|ride) (?:safely|carefully|safe|well)|sleep (?:well|tight)|make yourselves? (?:at home|comfortable)|cheer up|stay (?:well|safe|healthy|warm|as you are)|look after yourself|have fun|don['’]t (?:work too hard|worry)|never mind)(?:,? (?:all|both|everyone|everybody|there|today|tonight|tomorrow|you two))?)[.!]*$/i;
 
 /** "How are things at your end?", "how is everybody?": nobody waits for the answer. */
 const HOW_ARE_THINGS =
@@ -14,11 +14,11 @@ const HOW_ARE_THINGS =
 
 /** "Was this answer helpful?", "please rate your visit", "give us five stars". */
 const SURVEYS =
-  /\b(?:was (?:this|our|that) (?:answer|reply|mail|e-?mail|message|article|page|information|visit|chat) (?:helpful|useful)|did you find (?:this|our|the) (?:answer|site|page|article|shop|information)\b|how (?:would|do) you rate\b|how (?:satisfied|happy) (?:are|were) you with (?:our|your|this|the)|(?:please )?rate (?:your|us|our|this|the)\b(?=.{0,80}\b(?:stars?|experience|visit|stay|scale|service|answer|purchase)\b|[ ,.!]*$)|(?:give|leave|award) us (?:\p{L}+|\d) stars?|tell us what you think (?:in|of|about) our|(?:fill in|complete|take part in|answer) (?:our|this|the) (?:short |quick |little )?(?:survey|questionnaire about (?:our|your)))/iu;
+  /\b(?:was (?:this|our|that) (?:answer|reply|mail|e-?mail|message|article|page|information|visit|chat) (?:helpful|useful)|did you find (?:this|our|the) (?:answer|site|page|article|information) (?:helpful|useful|easy|clear)|how (?:would|do) you rate (?:our|your|this)|how (?:satisfied|happy) (?:are|were) you with (?:our|your) (?:service|visit|stay|order|purchase|experience|support|answer)|(?:give|leave|award) us (?:\p{L}+|\d) stars?|tell us what you think (?:in our|of our (?:service|site|shop))|(?:fill in|complete|take part in|answer) our (?:short |quick |little |customer )?survey)|^(?:please |and )?rate (?:us[.!]*$|(?:your|us|our|this|the)\b(?=.{0,80}\b(?:stars?|experience|visit|stay|scale|service|purchase)\b))/iu;
 
-/** "Think of the environment before you print this mail", "to change your settings, open your profile". */
+/** "Think of the trees before you print this mail", "to change your settings, open your profile". */
 const FOOTER =
-  /\b(?:consider|think of|think about|mind) (?:the|our) (?:environment|trees|planet|forests?)\b|\bprint this (?:e-?mail|mail|message) only\b|^to (?:change|update|manage|edit) your (?:\p{L}+ )?(?:settings|preferences|details|subscription|profile|notifications?|password|account)\b|^to (?:unsubscribe|log in|sign in|opt out|stop these)\b/iu;
+  /\b(?:consider|think of|think about) (?:the|our) (?:environment|trees|planet|forests?) before (?:you )?print|\bprint this (?:e-?mail|mail|message) only\b|^to (?:change|update|manage|edit) your (?:\p{L}+ )?(?:settings|preferences|details|subscription|profile|notifications?|password|account)\b(?=.{0,60}\b(?:visit|open|use|go to|click|follow|log in)\b)|^to (?:unsubscribe|opt out|stop these)\b|^to (?:log|sign) in,/iu;
 
 const PATTERNS = [GREETINGS, WISHES, HOW_ARE_THINGS, SURVEYS, FOOTER];
 

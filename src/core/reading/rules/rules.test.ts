@@ -26,6 +26,12 @@ function kindOf(sentence: string): SlipKind | null {
 
 const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ask: [
+    "Get better bolts for the keel.",
+    "Stay well away from the winch.",
+    "Mind the trees when you turn her.",
+    "Tell us what you think of our plan.",
+    "To update your details we need your passport.",
+    "Could everyone bring a rope?",
     "I should also like a spare key for the locker.",
     "We have yet to receive the survey.",
     "You'd better ask the harbour master.",
@@ -92,6 +98,9 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "I take the liberty of reminding you of the survey.",
   ],
   question: [
+    "Did you find the shop?",
+    "How happy are you with the new mast?",
+    "Can everyone use it?",
     "My question is how long the varnish lasts.",
     "And the tide?",
     "Would you know a good rigger?",
@@ -120,6 +129,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Are the batteries charged?",
   ],
   promise: [
+    "I'm asking the rigger tomorrow.",
+    "Delivery is on Monday.",
     "The rigger comes at nine.",
     "Our driver brings the mast on Thursday.",
     "The ropes I can bring.",
@@ -211,6 +222,11 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The buyer of the ketch is not at all amused.",
   ],
   nothing: [
+    "I have to be there at nine.",
+    "We have been informed.",
+    "The lights go off at ten.",
+    "The shop doesn't open until ten.",
+    "But we wanted to thank you.",
     "Give my regards to the crew.",
     "Keep up the good work!",
     "Get well soon.",

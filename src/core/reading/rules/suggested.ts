@@ -50,18 +50,18 @@ const SUGGESTED = phrases(`
   (?:i|we) (?:was|were) hoping (?:for (?:a|an|some|your|the)|to (?:get|have|see|receive|hear))
   let's not (?:forget|send|print|order|book|start|sign|pay|tell|use|wait|lose)
   (?:perhaps|maybe|possibly) (?!it\\b|this|that|things|they|there|everything|something|nothing)\\p{L}+ (?:could|can|should) (?:take|do|ring|call|ask|bring|send|write|help|come|look|check|step|drive|stand|go|talk|speak|fill)
-  (?:must|has to|have to|needs? to|should) be (?:in|here|there|back|out|up|down|off|on|over|away) (?:by|before|on|at|until|when) (?:\\p{L}+day|noon|the|\\d|tomorrow|tonight|end|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)
+  (?<!\\b(?:i|we)(?: \\p{L}+)? )(?:must|has to|have to|needs? to|should) be (?:in|here|there|back|out|up|down|off|on|over|away) (?:by|before|on|at|until|when) (?:\\p{L}+day|noon|the|\\d|tomorrow|tonight|end|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)
   it(?:'d| would)(?: also| really)? (?:help to (?:know|have|see|get)|save (?:us|me|time|a|you) .{0,40}\\bif)
   each of you (?:prepares|brings|takes|writes|sends|chooses|picks|makes|gives|gets|reads)
-  (?:isn't|is not|aren't|are not) complete without (?:your|a|the)
+  (?:isn't|is not|aren't|are not) complete without your
   (?:can|could|will) only (?!be\\b|hope|say|imagine|guess|apologise)\\p{L}+(?: (?:it|them|her|him|the \\p{L}+))? (?:when|once|after|if|with) (?:(?:we|i)(?:'ve| have| get| receive)? (?:had )?your|you(?:'ve| have| send| tell| sign| pay| give| let)|your)
   ^(?:please |just |do |and )*(?:have|take) a (?:\\p{L}+ )?(?:look|word with|think about)(?! (?:back|forward)\\b)
   ^(?:please |just |do |and )*(?:work out|figure out|allow for|see about|look into|follow up|see after) (?!on\\b|what i mean)
   (?:i|we)(?:'m| am|'re| are)(?: now| also| therefore)? asking (?:you|everyone|everybody|all|them|people)(?: all)? (?:to|for)
   what(?:'s| is) (?:needed|wanted|required|missing)(?: now| most)? is
   (?:i|we)(?:'d| would| could| can)? (?:suggest|propose|recommend|advise) (?!an?\\b|the\\b)\\p{L}+ing
-  (?:i|we)(?: do| now)? expect (?:you (?:at|on|by|all|both|in|here)|(?:this|that|it|them|these) to be)
-  (?:i|we) (?:hope|expect) to (?:receive|get|hear from) (?!better|some rest|well)
+  (?:i|we)(?: do| now)? expect (?:you (?:at|on|by|all|both|in|here)|(?:this|these) to be (?:repaired|corrected|fixed|put right|replaced|paid|refunded|done))
+  (?:i|we) (?:hope|expect) to (?:receive|hear from|get (?:your|an answer|a reply)) 
   ^(?:many |with )?(?:thanks|thank you)(?: very much| so much)?(?: in advance)? (?:if you (?:can|could|would)|for (?!being|having|coming|getting|letting|telling|sharing|asking|thinking|writing|all)\\p{L}+ing .{2,60} (?:by|before) (?:noon|tomorrow|tonight|\\p{L}+day|the \\d|\\d))
   ^(?:many |with )?(?:thanks|thank you)(?: very much)? in advance for (?!your (?:understanding|patience|help|support|cooperation|trouble|time|kindness|interest|attention))(?:\\p{L}+ing|your (?:answer|reply|payment|offer|quote))
   (?:much|greatly|very much) appreciated if

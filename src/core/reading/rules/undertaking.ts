@@ -16,7 +16,7 @@ const BOUND = phrases(`
   (?:i|we)(?:'m| am|'re| are) (?:having (?:it|them|the \\p{L}+|your \\p{L}+) (?:\\p{L}+ed|redone|cut|sent|made|built|put right)|getting you (?:a|an|another|the|new))
   (?:i|we) (?:intend|aim|plan|hope|expect) to (?:be (?:done|finished|ready|there|with you|through)|have (?:it|them|her|him|the|your|everything)|deliver|finish|send|complete|ship)\\b
   (?:i|we)(?:'re| are|'m| am) delivering (?:on|by|it|them|the|your)
-  delivery (?:is|will be|takes place) (?:on|in|by) (?!time)
+  delivery (?:is|will be|takes place) (?:${WHEN}|in (?:week|january|february|march|april|may|june|july|august|september|october|november|december))
   comes? later (?:this|next|today)
   ^(?:more|(?:more |further )?details|photos|pictures|figures|report|answer|reply|the rest|draft|plan|invoice|bill|sketch|numbers|list|minutes)(?: \\p{L}+){0,2} (?:follows?|to follow|on \\p{L}+day|tomorrow|tonight|next week|soon)(?=[.!]?$)
   (?:technician|driver|engineer|plumber|electrician|fitter|courier|locksmith|somebody|someone|help|colleague) is on (?:his|her|their|the) way
@@ -26,7 +26,7 @@ const BOUND = phrases(`
   (?:my|our) (?:son|daughter|wife|husband|driver|colleague|man|brother|sister|assistant|neighbour) can (?:fetch|bring|collect|drive|take|pick|help|do) .{0,40}${WHEN}
   you can (?:have|collect|fetch|pick up) (?:it|them|her|him|the \\p{L}+|your \\p{L}+)(?: back| up)? ${WHEN}
   (?:it|they|that)(?:'s|'re| is| are) yours ${WHEN}
-  (?:it|they|that|this|everything)(?:'ll| will) (?:not happen again|be (?:on your|fixed|done|taken care of|sorted|repaired|dealt with|seen to|put right|back|waiting for you)\\b)
+  (?:it|they|that|this|everything)(?:'ll| will) (?:not happen again|be (?:on your|fixed|done|taken care of|sorted|repaired|dealt with|seen to|put right|waiting for you)\\b)
   ^(?:will be (?:there|with you|round)(?=[.!]?$)|back to you (?:tomorrow|by|on|with|next)|promise to (?!be\\b))
   give you my word
   rest assured that (?:i|we|our|you) (?:will|shall|'ll)|be assured that (?:i|we|it|our|your|you) (?:will|shall|'ll)

@@ -18,7 +18,7 @@ export const DOES_NOT = `
   (?:won't|will not|wouldn't|would not) (?:start|stretch|last|be enough|hold|shut|close|open|turn|budge|charge|cover|cope|manage|dry|stick|set|go (?:away|in|through|on|off)|stop|take|pay|accept|sign|play|make (?:it|the)|meet|keep|be (?:able|ready|finished|done|back|there|in time|enough|delivered|possible)|arrive|work|fit|finish)
   (?:doesn't|does not|don't|do not|didn't|did not) (?:work|hold|fit|stick|close|shut|lock|start|add up|match|arrive|dry|stretch|reach|cover|stop|respond|react|heat|cool|drain|cut|ring|switch|run|show up|look right|taste right|pay|turn up|get here|go in|seal|balance)
   (?:left|went|drove|came back|gone|leaving|departed)(?: \\p{L}+){0,4} without (?:having )?(?:\\p{L}+ing (?:anything|a thing|it\\b|them|the \\p{L}+|a word)|so much as)
-  (?:doesn't|does not) (?:last|get (?:hot|warm|cold|any|us)|go (?:on|off|in|through|up|down)|come (?:on|off|up|out)|let|take (?:it|the|our|my)|print|open|answer|agree|match|show|save|send|load|charge|hold|grip|burn|rise|set)
+  (?:doesn't|does not) (?:last|get (?:hot|warm|cold|any|us)|go (?:on|off|in|through|up|down)|come (?:on|off|up|out)|let|take (?:it|the|our|my)|print|open(?! (?:until|till|before|on))|answer|agree|match|show|save|send|load|charge|hold|grip|burn|rise|set)
   (?:couldn't|could not|can't|cannot|unable to|didn't|did not)(?<!\\b(?:i|we|you|one)(?: \\p{L}+)? (?:couldn't|could not|can't|cannot|unable to|didn't|did not)) find (?:the|our|your|my|it|us|me|any)
   no longer (?:produces?|makes?|sells?|supplies|supply|delivers?|answers?|prints?|opens?|fits?|made by|answered|starts?)
   there (?:is|are|'s) no more (?!questions?|worries|news|doubts?|changes|complaints?|objections?|need|than|to\\b|hurry)\\p{L}+

@@ -16,7 +16,7 @@ export const FALLS_THROUGH = `
   (?:deadline|closing date|date|offer|option|time limit)(?: has| have|'s)?(?: already| long| now)? (?:passed|expired|run out|lapsed|gone by)
   (?:missed|overshot) (?:the|that|this|our|a|another) (?:closing|filing|final|last|first|payment|copy|print) (?:date|deadline)
   (?:am|are|is|'re|'m|'s)(?: \\p{L}+)? behind with
-  later than (?:he|she|they|you|we|it|agreed|planned|promised|expected)\\b
+  (?<!\\b(?:no|not) )later than (?:he|she|they|you|we|it|agreed|planned|promised|expected)\\b
   (?:will|'ll) be (?:january|february|march|april|may|june|july|august|september|october|november|december|spring|summer|autumn|winter|easter|christmas|weeks|months|after \\p{L}+) before
   (?:nobody|no one|no-one)(?: has| had|'s)? (?:came|come|turned up|showed up|opened|answered|checked|locked|signed|ordered|booked|cleaned|fed|watered|paid|applied|picked|collected|met (?:us|me|them))
   (?:goes|went|go) (?:straight )?to (?:the )?(?:voicemail|answering machine|mailbox)

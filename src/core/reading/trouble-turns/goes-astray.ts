@@ -36,7 +36,7 @@ export const GOES_ASTRAY = `
   (?:stops?|sticks?|jams?|fails?|trips?|freezes?|cuts? out|breaks? down|drops? out|crashes|seizes?|leaks?|floods?|stalls?) (?:\\p{L}+ ){0,6}?(?:once|twice|three times|several times|every few|every other) (?:(?:a|an|every) )?(?:minutes|hours|days|day|week|night|hour|shift|morning|run)
   (?:split|curdled|collapsed|capsized|overflowed|overran|exploded|caught fire|burst|snapped|melted|shattered|derailed|imploded)(?= |[.,;!]|$)(?! (?:into|between|the (?:bill|cost|work|order|difference)|it (?:between|into)))
   (?:sent|gave|given|delivered|brought|got) (?:me|us|him|her|them) (?:somebody|someone|another \\p{L}+) else's
-  (?:although|though|but|while) (?:we|i)(?:'d| had)? (?:ordered|asked for|paid for|booked|hired|agreed(?: on)?|wanted)
+  (?:although|though|but|while) (?:we|i)(?:'d| had)? (?:ordered|asked for|paid for|booked|hired|agreed on)
   (?:sent|delivered|brought|came with) .{2,30} (?:instead of|and not) 
   (?:lists?|versions?|figures|plans?|drawings?|statements?|accounts) (?:contradicts?|contradicted|differ|differs|disagree|clash)
   contradicts? (?:each other|itself|themselves|what|the|our|chapter|page)

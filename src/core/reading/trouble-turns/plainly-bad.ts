@@ -1,6 +1,6 @@
 /** What is bad is said plainly: "the line is very bad", "it has happened again", "nobody told us". Turns as `phrases` takes them. */
 export const PLAINLY_BAD = `
-  (?:lights?|power|electricity|heating|internet|phones?|alarm|gas|sound|screens?) (?:went|has gone|have gone|go|goes) (?:out|off|down)
+  (?:lights?|power|electricity|heating|internet|phones?|alarm|gas|sound|screens?) (?:went|has gone|have gone) (?:out|off|down)
   ^again (?:nobody|no one|nothing|no|the)
   (?:it's|it has|this has|that has|the same(?: thing)? has) (?:happened|gone wrong|occurred|broken down) (?:again|twice|three times|before)
   (?:keeps? happening|same thing (?:happened|has happened))
@@ -11,7 +11,7 @@ export const PLAINLY_BAD = `
   (?:i|we) (?:don't|do not|can't|cannot) understand (?:the|this|your) (?:bill|invoice|instructions|figures|letter|plan|drawings?|statement|contract)
   (?:i|we) (?:don't|do not) know (?:what to do|how to go on|how to cope|where to turn)|at (?:a loss|our wits' end|my wits' end)
   (?:i|we|they|people) (?:have|'ve) no idea (?:where|what to|how to|what has)
-  (?:wasn't|weren't|was not|were not|was never|were never|been) (?:informed|asked|consulted|warned|notified)(?! (?:to|that|by|about|of|for|if|whether))
+  (?:wasn't|weren't|was not|were not|was never|were never|(?:not|n't|never) been) (?:informed|asked|consulted|warned|notified)(?! (?:to|that|by|about|of|for|if|whether))
   (?:i|we) only (?:heard|learnt|learned|found out) (?:of it|about it|of this|today|yesterday|this morning|by chance)
   kept (?:us |me |them )?waiting|waited (?:in vain|for nothing)
   hung up on (?:me|us|him|her)
