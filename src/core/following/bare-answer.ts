@@ -56,7 +56,8 @@ export const KNOWS_NOTHING =
   /^(?:sorry,? )?(?:not (?:me|i|mine|us)|no idea|no clue|not a clue|(?:i )?(?:don['’]t|do not) know|haven['’]t a clue|beats me)[\s.!]*$/i;
 
 /** "Noted, thank you.": read, and no more. */
-const NOTED = /^(?:duly )?noted\b[\s,.!]*(?:(?:with )?(?:many )?(?:thanks|thank you))?[\s.!]*$/i;
+const NOTED =
+  /^(?:(?:i|we)(?:['’]ve| have)? (?:received|got) your (?:mail|e-?mail|message|letter)|(?:duly )?noted)\b[\s,.!]*(?:(?:with )?(?:many )?(?:thanks|thank you))?[\s.!]*$/i;
 
 /** "Have a good weekend!", "Safe journey to him": a wish. */
 const WISHES =

@@ -2,6 +2,7 @@ import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
 import { dayOf } from "../time/moment";
 import { answerInOrder, answerQuestions } from "./answers-left";
+import { askerTurn, thankedFor } from "./asker-turns";
 import {
   BARE_ANSWER,
   bareTargets,
@@ -19,7 +20,8 @@ import type { FollowContext } from "./context";
 import { ASKER_CUES } from "./cues";
 import { addDays, addsSomething, isStillToCome, turnedTo } from "./goes-on";
 import type { OpenItem } from "./item";
-import { isHandedOn, isSentElsewhere } from "./passed-to";
+import { ownerTurn } from "./owner-turns";
+import { isHandedOn, isSentElsewhere, passedTo } from "./passed-to";
 import { agreeToDays } from "./proposals";
 import {
   dueIn,
@@ -31,6 +33,7 @@ import {
   saidByAsker,
   saidByOwner,
   stronger,
+  wantsWords,
 } from "./said";
 import type { Segment } from "./segments";
 import { Topics } from "./topics";
@@ -67,7 +70,48 @@ export function changesByRules(
     consumed.add(segment);
     understood.push({ start: segment.start, end: segment.end, item: item.id });
   };
+  /** What was handed on to somebody just now, and where that was said. */
+  let handed: { item: OpenItem; segment: Segment } | null = null;
   for (const segment of segments) {
+    // "Oda does the vellum, she will write to you."
+    if (
+      handed &&
+      handed.segment.block === segment.block &&
+      /^(?:and )?(?:he|she)(?:['’]ll| will)\b/i.test(segment.text)
+    ) {
+      note(
+        handed.item,
+        {
+          change: "passed",
+          due: dueIn(context, segment.text),
+          owner: null,
+          isNamed: false,
+          reason: "somebody else will do it",
+        },
+        segment,
+      );
+      handed = null;
+      continue;
+    }
+    handed = null;
+    const thanked = tellingWords(thankedFor(segment.text) ?? "");
+    const come = wanted.find(
+      ({ kind, words }) => kind !== "question" && thanked.size > 0 && [...thanked].every((word) => words.has(word)),
+    );
+    if (come) {
+      note(come, { change: "done", due: null, owner: null, isNamed: true, reason: "thanks are given for it" }, segment);
+      continue;
+    }
+    // "Sorry, no idea.": whoever was asked alone has no answer.
+    const [unknown, ...others] = KNOWS_NOTHING.test(segment.text)
+      ? owed.filter((item) => item.owner === writer && wantsWords(item) && !changes.has(item.id))
+      : [];
+    const said =
+      unknown && others.length === 0 ? saidByOwner({ ...context, partly: new Set() }, segment, unknown, false) : null;
+    if (unknown && said?.isPlain) {
+      note(unknown, said, segment);
+      continue;
+    }
     if (isThanksOnly(segment.text) || [INTRODUCES, KNOWS_NOTHING].some((pattern) => pattern.test(segment.text))) {
       consumed.add(segment);
       continue;
@@ -137,6 +181,8 @@ export function changesByRules(
         GETS_IT.test(segment.text) ||
         IS_FITTED.test(segment.text) ||
         DID_IT.test(segment.text) ||
+        passedTo(segment.text, context.people, writer, new Set(left.map(({ asker }) => asker)))?.isPlain === true ||
+        (left[0] !== undefined && ownerTurn(segment.text, left[0], wantsWords(left[0])) !== null) ||
         // "15 can go today, the other 11 on Tuesday."
         (IS_THE_REST.test(segment.text) && dueIn(context, segment.text) !== null) ||
         /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text));
@@ -149,14 +195,19 @@ export function changesByRules(
     );
     if (!isAsk)
       for (const item of about) {
+        // Whoever reports trouble may also be the one who asks again.
+        if (item.asker === writer && askerTurn(segment.text)) continue;
         const said = saidByOwner({ ...context, partly }, segment, item, isNamed);
-        if (said) note(item, said, segment);
+        // "It drops by 40p, but I have to ask the farm": what is not named again is answered already.
+        const isAnswered = said?.isPlain && said.change === "promised" && !isNamed && changes.has(item.id);
+        if (said && !isAnswered) note(item, said, segment);
+        if (said?.change === "passed" && said.owner !== null && isNamed) handed = { item, segment };
       }
     let asked = items.filter((item) => wanted.includes(item));
     if (
       asked.length === 0 &&
       items.length === 0 &&
-      (POINTS_TO_WANTED.test(segment.text) || isTakenBack(segment.text))
+      (POINTS_TO_WANTED.test(segment.text) || isTakenBack(segment.text) || askerTurn(segment.text) !== null)
     ) {
       const missing = wanted.filter((item) => !changes.has(item.id));
       // "Got them.": what was promised last, where more is wanted.

@@ -3,6 +3,7 @@ import type { FoundSlip } from "../reading/slip";
 import { changesByRules } from "./changes-by-rules";
 import type { FollowContext } from "./context";
 import { canBecome, type ItemChange, type OpenItem } from "./item";
+import type { Segment } from "./segments";
 import { choose, likeliest } from "./weighing/choose";
 import { LEARNT } from "./weighing/learnt";
 import { type FollowingWeights, weigh } from "./weighing/weigh";
@@ -33,6 +34,15 @@ function mostOf({ sides, writer }: FollowContext, item: OpenItem, text: string):
   return /\bit\b/i.test(text) && !isNamed && !sides.owes(writer, item) ? 1 : MOST_BY_WORDS;
 }
 
+/** "…, she will write to you": said of what was just handed to her, and of nothing else. */
+function goesOnAboutAnother(
+  { item, segment }: { readonly item: OpenItem; readonly segment: Segment },
+  understood: ChangesFound["understood"],
+): boolean {
+  const its = understood.filter((one) => one.start === segment.start);
+  return /^(?:and )?(?:he|she)(?:['’]ll| will)\b/i.test(segment.text) && its.some((one) => one.item !== item.id);
+}
+
 /** What a letter changes of the items that are open, in the order of the text. */
 export function changesIn(
   context: FollowContext,
@@ -44,7 +54,7 @@ export function changesIn(
   const weighed = weigh(context, open, slips, learnt);
   const counting = open.flatMap((item) => {
     const byRules = ruled.changes.get(item.id);
-    const isPossible = byRules && canBecome(item.kind, byRules.said.change);
+    const isPossible = byRules && (byRules.said.isPlain || canBecome(item.kind, byRules.said.change));
     const one = choose(context, item, isPossible ? byRules : null, weighed.get(item));
     return one ? [{ item, ...one }] : [];
   });
@@ -53,7 +63,9 @@ export function changesIn(
     // What the rules take to speak of one thing, words alone do not give to another.
     return (
       one.isRuled ||
-      (alike.length <= mostOf(context, one.item, one.segment.text) && !alike.some((other) => other.isRuled))
+      (alike.length <= mostOf(context, one.item, one.segment.text) &&
+        !alike.some((other) => other.isRuled) &&
+        !goesOnAboutAnother(one, ruled.understood))
     );
   });
   const atLeast = clear.length === 0 && slips.length === 0 ? likeliest(context, weighed) : null;

@@ -4,6 +4,7 @@ import type { People } from "../reading/slip";
 import type { Moment } from "../time/moment";
 import { type Segment, segmentsOf } from "./segments";
 import { Sides } from "./sides";
+import { isSmallTalk } from "./small-talk";
 
 /** A letter that is being followed, and what is known around it. `writer` is an address. */
 export interface FollowContext {
@@ -20,8 +21,11 @@ export interface FollowContext {
 const ONLY_FELT =
   /^(?:i am|i['’]m|we are|we['’]re) (?:so |very |really |truly |quite |absolutely )?(?:shocked|appalled|mortified|horrified|embarrassed|ashamed|delighted|relieved|thrilled|moved|touched)[.!]*$|^you(?:['’]ve| have)? (?:just )?made my (?:day|week|month|year)[.!]*$/i;
 
-/** "J." or "H.P." below a letter: whoever wrote it, in initials. */
+/** "J.", "H.P." or "Theo" below a letter: whoever wrote it. */
 function isSignedBy(text: string, name: string): boolean {
+  const words = text.toLowerCase().match(/[\p{L}'’-]+/gu) ?? [];
+  const names = new Set(name.toLowerCase().match(/[\p{L}'’-]+/gu) ?? []);
+  if (words.length > 0 && words.every((word) => names.has(word)) && !/[.!?:]$/.test(text)) return true;
   if (!/^\p{Lu}\.?(?:\s?\p{Lu}\.?){0,2}$/u.test(text)) return false;
   const initials = [...name.matchAll(/(?<!\p{L})\p{Lu}/gu)].join("");
   return initials.includes(text.replace(/[^\p{L}]/gu, ""));
@@ -42,7 +46,7 @@ export function contextOf(
     letter,
     writer: address,
     segments: segmentsOf(letter.text, letter.parts).filter(
-      ({ text }) => !isSignedBy(text, name) && !ONLY_FELT.test(text),
+      ({ text }) => !isSignedBy(text, name) && !ONLY_FELT.test(text) && !isSmallTalk(text),
     ),
     sent,
     people,

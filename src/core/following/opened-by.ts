@@ -105,6 +105,11 @@ export function openedBy(
         (near || asksForTime || changes.some((change) => change.change === "moved"))
       )
         continue;
+      // "It runs again, a hose had slipped off": what was wrong with what is cured.
+      const isCause = changes.some(
+        ({ change, item }) => change === "done" && open.some((one) => one.id === item && one.kind === "trouble"),
+      );
+      if (slip.kind === "trouble" && isCause && /\b(?:had|was|were)\b/i.test(quote)) continue;
       opened.push({ ...slip, words });
       continue;
     }

@@ -1,14 +1,17 @@
 import { dueOf } from "../reading/due";
 import type { DueFound } from "../reading/slip";
 import { findDates } from "../time/dates-in-words";
+import { askerTurn } from "./asker-turns";
 import type { FollowContext } from "./context";
 import { ASKER_CUES, type Cue, OWNER_CUES } from "./cues";
 import { CHANGES, type ChangeKind, type OpenItem } from "./item";
 import { numberIn } from "./numbers";
+import { ownerTurn } from "./owner-turns";
 import { passedTo } from "./passed-to";
 import { pastOf } from "./past-of";
 import type { Segment } from "./segments";
 import { shifted } from "./shifted";
+import type { Turn } from "./turns";
 
 /** Whether a text counts fewer than were asked for. */
 function isFewer(text: string, quote: string): boolean {
@@ -24,6 +27,8 @@ export interface Said {
   readonly owner: string | null;
   /** Whether the item was named, and not only gone on about. */
   readonly isNamed: boolean;
+  /** Whether it is a turn that leaves no doubt. */
+  readonly isPlain?: boolean;
   /** Whether no word says so: it is an answer only because it speaks of what was asked. */
   readonly isGuessed?: boolean;
   readonly reason: string;
@@ -136,6 +141,10 @@ export function isAway(text: string): boolean {
   return IS_AWAY.test(text);
 }
 
+function beginsSentence({ letter }: FollowContext, { start }: Segment): boolean {
+  return /(?:^|[.!?:\n])\s*$/.test(letter.text.slice(0, start));
+}
+
 /** What the side that owes an item says of it. */
 export function saidByOwner(
   context: FollowContext & { partly: ReadonlySet<string> },
@@ -152,17 +161,28 @@ export function saidByOwner(
   if (
     to &&
     !isWho &&
-    item.kind !== "trouble" &&
-    to.person?.address !== item.owner &&
-    (isNamed || /\b(?:it|them|that|this|one)\b/i.test(text))
+    (item.kind !== "trouble" || to.isPlain) &&
+    (to.person === null || to.person.address !== item.owner) &&
+    (isNamed || to.isPlain || /\b(?:it|them|that|this|one)\b/i.test(text))
   )
-    return { change: "passed", due, owner: to.person?.address ?? null, isNamed, reason: "somebody else will do it" };
+    return {
+      change: "passed",
+      due,
+      owner: to.person?.address ?? null,
+      isNamed,
+      isPlain: to.isPlain,
+      reason: "somebody else will do it",
+    };
   if (
     (SOMEBODY_ELSE.test(text) || (wantsWords(item) && SOMEBODY_TELLS.test(text))) &&
     (context.writer === item.owner || (item.owner === null && wantsWords(item)))
   )
     return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };
   if (promisesOnlyWord(text, item)) return null;
+  const found = ownerTurn(text, item, wantsWords(item));
+  // "It drops by 40p, but I have to ask the farm": what stands in the middle of a sentence is no answer by itself.
+  const isLooking = found?.change === "promised" && wantsWords(item) && !isNamed;
+  const turn = isLooking && !beginsSentence(context, segment) ? null : found;
   const isPast = item.kind !== "question" && pastOf(item, text);
   const heard = isPast ? PAST : firstCue(OWNER_CUES, mainClause(text));
   const first = heard?.change === "done" && item.kind !== "trouble" && saysNothingWasDone(text) ? null : heard;
@@ -175,6 +195,12 @@ export function saidByOwner(
     const isTaken = item.owner === null && item.kind !== "trouble" && item.kind !== "promise";
     return { change: isTaken ? "passed" : "promised", due, owner: isTaken ? context.writer : null, isNamed, reason };
   };
+  if (turn?.change === "promised") return { ...promised(turn.name), isPlain: true };
+  if (turn) {
+    const isNew = isLater || (item.due === null && /\b(?:before|until|till)\b/i.test(text));
+    const newDay = turn.change === "moved" && isNew ? due : null;
+    return { change: turn.change, due: newDay, owner: null, isNamed, isPlain: true, reason: turn.name };
+  }
   const done: Said = { change: "done", due: null, owner: null, isNamed, reason: "it is answered" };
   if (wantsWords(item)) {
     if (
@@ -228,9 +254,24 @@ export function saidByOwner(
 const IS_HERE =
   /^(?:(?:the|your|all|both) )?\w+(?:['’]s| (?:is|are|has|have)) (?:now |all |safely )?(?:here|arrived|come|in)[.,!]/i;
 
+/** The turn by which whoever wants an item speaks of it. A day that it has already moves nothing. */
+function turnFor(context: FollowContext, text: string, item: OpenItem): Turn | null {
+  const turn = askerTurn(text);
+  if (turn?.change !== "moved") return turn;
+  const due = dueFor(context, text, item);
+  return (due === null ? turn.needsDay : due.day === item.due || item.kind === "trouble") ? null : turn;
+}
+
 /** What the side that wants an item says of it. */
 export function saidByAsker(context: FollowContext, segment: Segment, item: OpenItem, isNamed: boolean): Said | null {
   const { text } = segment;
+  const turn = turnFor(context, text, item);
+  if (turn) {
+    const due = turn.change === "moved" ? dueFor(context, text, item) : null;
+    // Trouble that nobody needs to mind any more is over.
+    const change = item.kind === "trouble" && turn.change === "called off" ? "done" : turn.change;
+    return { change, due, owner: null, isNamed, isPlain: true, reason: turn.name };
+  }
   const cue = firstCue(ASKER_CUES, text);
   if (!cue) return null;
   if (cue.change === "called off") return { change: cue.change, due: null, owner: null, isNamed, reason: cue.name };

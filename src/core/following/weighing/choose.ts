@@ -24,7 +24,7 @@ const LIKELY_OF_WANTED = 0.8;
 const NOT_ALL_BUT_NONE = 0.15;
 
 /** From here on words alone are believed as a whole: that something changes, and what. */
-const LIKELY_AS_A_WHOLE = 0.43;
+const LIKELY_AS_A_WHOLE = 0.42;
 
 /** From here on they bear out what the rules find. */
 const BORNE_OUT = 0.6;
@@ -126,7 +126,9 @@ export function choose(
   const isNamed = isFound && ruled.said.isNamed;
   const owes = context.sides.owes(context.writer, item);
   if (weighed.whether <= (owes ? LIKELY : LIKELY_OF_WANTED))
-    return isNamed || (isFound && (!owes || weighed.byItself > NOT_ALL_BUT_NONE)) ? byRules : null;
+    return isNamed || (isFound && (!owes || ruled.said.isPlain || weighed.byItself > NOT_ALL_BUT_NONE))
+      ? byRules
+      : null;
   const change = told(item, ruled, weighed);
   const what = weighed.shares[CHANGES.indexOf(change)]!;
   const said = saidBy(context, item, change, weighed);

@@ -39,6 +39,7 @@ const surely = (share: number | undefined) => Math.log((share ?? 0) + LEAST);
  * fitted to labelled conversations.
  */
 export function told(item: OpenItem, ruled: Ruled | null, weighed: Weighed): ChangeKind {
+  if (ruled?.said.isPlain) return ruled.said.change;
   const atRules = ruled ? weighed.sharesBy(ruled.segment) : [];
   const isElsewhere = ruled !== null && !weighed.segments.includes(ruled.segment);
   const found = (ruled?.said.isNamed ? FOUND_AND_NAMED : FOUND) * (isElsewhere ? FOUND_ELSEWHERE : 1);

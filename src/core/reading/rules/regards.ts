@@ -22,6 +22,11 @@ const FOOTER =
 
 const PATTERNS = [GREETINGS, WISHES, HOW_ARE_THINGS, SURVEYS, FOOTER];
 
+/** Whether words only greet, or wish somebody well. */
+export function isRegards(text: string): boolean {
+  return [GREETINGS, WISHES, HOW_ARE_THINGS].some((pattern) => pattern.test(text));
+}
+
 /** Greetings to others, good wishes, surveys and footers: they sound like orders and questions, and nobody waits for them. */
 export const regards: KindRule = {
   name: "regards, wishes or a survey",

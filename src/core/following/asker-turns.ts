@@ -1,0 +1,174 @@
+import { bared } from "./bared";
+import { isCalledOff } from "./cues";
+import { type Turn, turnOf, whole } from "./turns";
+
+const NO_LONGER: Turn = {
+  change: "called off",
+  name: "no longer wanted",
+  patterns: [
+    whole("no [\\w ]{1,30} (?:is |are )?(?:needed|required|wanted|necessary)(?: any ?more| now| after all)?"),
+    whole("<we> (?:won['’]t|will not) be coming<rest>|<we> (?:<cannot>|won['’]t) (?:come|make it) [^?]*after all"),
+    whole("(?:please )?(?:forget|never mind|scrap|skip)(?: about)? [^,?]{1,40}"),
+    whole(
+      "<we have> (?:got|found|bought|hired|borrowed|been given) (?:a|an|one|some|our own)\\b[^,?]* (?:now|elsewhere|ourselves|myself|in the meantime|meanwhile)",
+    ),
+    whole("you can keep <it>"),
+    whole("<we> no longer need<rest>"),
+    whole(
+      "(?:please )?(?:<do not> )?(?:worry|bother|trouble)(?: about| with| yourself with) <it> (?:any ?more|after all)",
+    ),
+    whole(
+      "<we have> (?:now |since |meanwhile )?(?:changed (?:my|our) minds?|decided (?:against|to do without)|gone with|gone elsewhere|bought|hired|got|found|chosen|taken) (?:somebody|someone|another|one|some|it elsewhere|elsewhere|a different)<rest>",
+    ),
+    whole("<we have> (?:now |since )?(?:changed (?:my|our) minds?|decided against)<rest>"),
+    whole("<we>(?:<will>|['’]d)? (?:manage|do|can do|cope) without<rest>"),
+    whole("<we> take it back<rest>|<we> withdraw<rest>"),
+    whole(
+      "(?:(?:that|it|this|my)(?: last)?(?: (?:mail|e-?mail|message|letter|question))?) (?:was (?:meant|intended) for (?:somebody|someone) else|was sent (?:to you )?(?:by mistake|in error)|(?:was|is) not (?:meant )?for you|went to (?:you by mistake|the wrong (?:person|address)))",
+    ),
+    whole(
+      "you (?:need<not>|<do not> (?:have|need) to)(?!.*\\b(?:before|until|by|this week|today|yet|hurry|rush|worry|answer at once)\\b) [^?]*",
+    ),
+    whole("(?:there(?:<is>) )?no need to (?!hurry|rush|worry|panic|apologi[sz]e|thank)[^?]*"),
+    whole("(?:please )?(?:stop|cancel) (?:the order|it|that|them|everything)<rest>"),
+    whole("<it> (?:can|may) stay (?:where|as|after all)<rest>"),
+    whole(
+      "(?:please |you can )?leave (?:it|them|the [\\w ]{1,30}?)(?: (?:where|as) (?:it|they) (?:is|are))?(?: after all)?",
+    ),
+    whole(
+      "<it>(?: has| have|['’]s) (?:become unnecessary|been superseded|sorted itself out|settled itself|resolved itself)",
+    ),
+    whole(
+      "<it>(?:<is>) (?:no longer (?:necessary|needed|required|wanted|relevant|an issue)|unnecessary now|not (?:necessary|needed|wanted) (?:any ?more|after all))",
+    ),
+  ],
+};
+
+const NO_HURRY: Turn = {
+  change: "moved",
+  name: "there is no hurry",
+  patterns: [
+    whole(
+      "(?:there(?:<is>) )?no (?:great |big |real |particular )?(?:rush|hurry|need to (?:hurry|rush))(?! to| of)(?!.*\\bany ?more\\b)<rest>",
+    ),
+    whole("(?:please )?take (?:your|all the) time(?! to| off)<rest>"),
+    whole("<it> can wait(?: (?:a (?:bit|little|while)|for now|until|till))?<rest>"),
+    whole(
+      "<it>(?:<is>) (?:not (?:so |that |very )?urgent|not pressing)<rest>|<it> is<not> (?:so |that |very )?urgent<rest>",
+    ),
+    whole("you can take (?:until|till|your time)<rest>"),
+  ],
+};
+
+/** "Wednesday next week is enough", "Tuesday will do too", "by the 18th is soon enough" */
+const ANOTHER_DAY: Turn = {
+  change: "moved",
+  name: "wanted at another time",
+  needsDay: true,
+  patterns: [
+    whole(
+      "<we>(?: now| really)? need (?:to know|an answer|your answer|to hear)(?: already)? (?:by|before|on) <day><rest>",
+    ),
+    whole("<we>(?: now| really)? need [^,?]+ (?:sooner|earlier|later) than<rest>"),
+    whole(
+      "(?:but )?(?:by )?<day>(?: next week| the \\d+\\w*| \\p{L}+| morning| at noon| afternoon)*(?:<is>|<will>| would)(?: (?:also|still|even))?(?: be)? (?:enough|do(?! you)|early enough|soon enough|in time|just as (?:good|well))<rest>",
+    ),
+    whole(
+      "(?:but )?(?:by )?<day>(?: next week| the \\d+\\w*| \\p{L}+| morning| at noon| afternoon)*(?:<is>|<will>| would) (?:(?:also|still|even) (?:be )?(?:fine|ok(?:ay)?|all right|good|suit)|(?:be )?(?:fine|ok(?:ay)?|all right|good|suit),? (?:too|as well))<rest>",
+    ),
+    whole("(?:it['’]s |it is )?(?:enough|fine|early enough|soon enough|all right)(?: if| by| with| to)<rest>"),
+    whole(
+      "(?:could|can|would|might) (?:we|i|you) (?:possibly |please )?(?:have|get|make|do|let us have|send|bring) (?:it|that|this|them|the [\\w ]{1,30}?) <day>(?: instead| already)?",
+    ),
+    whole(
+      "<we>(?: now| really)? need (?:it|them|that|this|the [\\w ]{1,30}?)(?: already)? <day>(?: already| instead| at the latest)?",
+    ),
+    whole("<it> (?:has|have) to be (?:\\w+ )?(?:by|on|before) <day><rest>"),
+  ],
+};
+
+const AGAIN: Turn = {
+  change: "reminded",
+  name: "asked for again",
+  patterns: [
+    whole(
+      "(?:<we are> |this is )?(?:just )?(?:following up|checking in|chasing|writing again|getting back to you|asking again)<rest>",
+    ),
+    whole(
+      "(?:did|have) you (?:ever )?(?:get|got|receive|received|see|seen|read) (?:my|our) (?:last |first |previous |earlier )?(?:mail|e-?mail|message|letter|question|note|request)<rest>",
+    ),
+    whole(
+      "(?:please |and please )?(?:<do not> forget|remember|think of|bear in mind)(?! (?:to|that|me|us|when|how)\\b)<rest>",
+    ),
+    whole(
+      "(?:(?:could|can|would) you )?(?:please )?(?:kindly )?(?:let me know|tell me|let us know|tell us) (?:(?:when|how soon) (?:i|we) (?:can|may|might) (?:expect|have|count)|(?:how (?:far|it['’]s|it is|things)|where (?:things|we|you|it)|what['’]s happening))<rest>",
+    ),
+    whole(
+      "(?:could|can|would) you (?:please |kindly )?(?:get back to|come back to|give) (?:me|us)(?: an?)?(?: (?:answer|update|reply))?<rest>",
+    ),
+    whole("(?:may|can) i ask (?:where|how) (?:things|it|we)<rest>"),
+    whole("what(?:['’]s| is) the (?:state|status|latest|news)(?: of| on| with| about)?<rest>"),
+    whole("how (?:is|are|['’]s) (?:it|things|the [\\w ]{1,30}?) (?:going|coming (?:on|along)|getting on)<rest>"),
+    whole("is there (?:any(?:thing)? )?(?:progress|news|new|update)<rest>"),
+    whole("any(?:thing)? (?:progress|news|new|update)<rest>"),
+    whole(
+      "(?:i|we)(?:['’]d| would) (?:be (?:glad|grateful|happy) (?:of|for|to have)|like|appreciate) (?:an?|your) (?:answer|reply|update)<rest>",
+    ),
+    whole("(?:i|we)(?:['’]d| would) be (?:glad|happy|grateful) to hear(?: back)? from you<rest>"),
+    whole("you (?:still )?owe (?:me|us)<rest>"),
+    whole("(?:sorry to|to) ask again<rest>"),
+    whole(
+      "<we> (?:have<not>|['’]ve not|never) (?:yet )?(?:had|heard|received|got) (?:an?(?:y)? |anything |any )?(?:answer|reply|back|anything|word|from you)<rest>",
+    ),
+    whole("<we>(?:['’]m| am|['’]re| are) still (?:waiting|without|missing|sitting|standing|short)<rest>"),
+    whole("(?:may i|let me|this is to|i (?:must|have to|want to|wanted to)) remind you<rest>"),
+    whole("please (?:see|attend) to <it>"),
+    whole("<it>(?: still<is>(?:n['’]t)?|<is> still| still (?:has|have|does|do|will|wo)(?: not|n['’]t)) [^?]+"),
+    whole(
+      "(?:nobody|no one) (?:has |have )?(?:been|come|came|looked|called|rung|rang|turned|answered|touched|done)<rest>",
+    ),
+    whole("you have<not> (?:yet )?(?:answered|replied|told|written|come back|sent|brought|got back|let)<rest>"),
+    whole("<we> (?:still )?need (?:an|your) (?:answer|reply|decision)<rest>"),
+    whole("<we> (?:already )?(?:asked|wrote|mailed|e-?mailed)(?: to)? you (?:for|about|on|last|because)<rest>"),
+    whole(
+      "(?:please |do )?let (?:me|us) (?:know about|have an? (?:answer|reply)) [^?]+|(?:(?:could|can|would) you )?(?:please )?let (?:me|us) have an? (?:answer|reply)<rest>",
+    ),
+    whole("nothing (?:has |have )?(?:happened|been done|changed|arrived|come|moved)<rest>"),
+  ],
+};
+
+/** "Thanks for the drawings", "we have received it, thank you", "Nora has sent us the list" */
+const HAS_COME: Turn = {
+  change: "done",
+  name: "it has arrived",
+  patterns: [
+    // "Ruben has ordered the chairs himself."
+    /^(?:\p{Lu}\p{L}+ ){1,2}(?:has|have) \p{L}+(?:ed|en|nt|ne|wn|ght|ut|ld) [^,?]+ (?:himself|herself|themselves)\b/u,
+    whole("<it>(?:<is>) (?:now |all )?(?:settled|solved|sorted(?: out)?|cleared up)(?: now)?"),
+    // "Nora has sent us the list."
+    /^(?!Please )(?:\p{Lu}\p{L}+ ){1,2}(?:has |have )?(?:now |just |already )?(?:sent|given|gave|brought|told|mailed|forwarded|handed|lent|shown) (?:it to )?(?:me|us)\b/u,
+    whole(
+      "(?:<we have> |<we> )(?:now |just |already |safely )*(?:received|got|found|had)(?! (?:no|nothing|none|neither|another|to)\\b) (?:it|them|that|everything|both|all|the|your)<rest>",
+    ),
+    whole(
+      "(?:it|they|that|everything)(?: has| have|['’]s|['’]ve)(?: all| now| just| safely)* (?:arrived|come|reached us|been (?:delivered|picked up|collected|repaired|fixed|settled|solved|sorted out))<rest>",
+    ),
+    whole("(?:it|they|that|everything) (?:was|were) (?:picked up|delivered|collected|repaired|fixed)<rest>"),
+  ],
+};
+
+/** What whoever wants a thing says of it by a turn that leaves no doubt; null where it is no such turn. */
+export function askerTurn(text: string): Turn | null {
+  const said = bared(text);
+  // "No hurry with the menus any more, you can drop them": the stronger word counts.
+  const late = isCalledOff(said.replace(/no need to (?:hurry|rush)/i, "")) ? [] : [NO_HURRY, ANOTHER_DAY];
+  return turnOf([...late, AGAIN, NO_LONGER, HAS_COME], said);
+}
+
+const THANKS_FOR =
+  /^(?:(?:many|very many) )?(?:thanks|thank you)(?: (?:very|so) much| a lot| again)*,? for (?:(?:sending|bringing|delivering|posting|mailing|forwarding|repairing|fixing|mending|moving|returning|lending) (?:me |us )?)?(?:(?:the|your|all the|both|these|those) )?(.+?)(?: so (?:quickly|fast|soon|promptly)| today| this morning| yesterday)?[\s.!]*$/i;
+
+/** The words of a thing for which somebody gives thanks: it has come. Null where it is thanks for something else, or a letter. */
+export function thankedFor(text: string): string | null {
+  return THANKS_FOR.exec(text)?.[1] ?? null;
+}

@@ -1,0 +1,159 @@
+import { bared } from "./bared";
+import type { OpenItem } from "./item";
+import { type Turn, turnOf, whole } from "./turns";
+
+const KNOWS_NOT: Turn = {
+  change: "declined",
+  name: "has no answer",
+  patterns: [
+    whole(
+      "<we> (?:really |simply )?(?:<cannot>|could<not>) (?:say|tell(?: you)?|answer)(?: (?:that|this|it)(?: one)?)?",
+    ),
+    whole("<we> (?:really |simply )?<do not> know(?: (?:that|either))?"),
+    whole("(?:<we have> )?(?:absolutely )?no idea"),
+  ],
+};
+
+/** "Can't do it this week", "won't be ready by Friday": it is said of a time, and not for good. */
+const NOT_IN_TIME =
+  /\b(?:by (?:mon|tues|wednes|thurs|fri|satur|sun|then|the|tomorrow|tonight|noon|next)\w*|in time|this (?:week|month|morning|afternoon|evening)|today|tonight|(?:so|that) (?:soon|quickly|fast|early)|as (?:soon|quickly|fast|early) as (?:that|you)|for another (?:\w+ )?(?:days?|weeks?|month))\b/i;
+const DOES_NOT =
+  /\b(?:can(?:not|['’]t)|won['’]t|will not|not able|unable|unlikely|(?:do not|don['’]t) (?:think|expect)|not (?:going to|manage))\b/i;
+const NOT_BEFORE =
+  /(?:\b(?:can(?:not|['’]t)|won['’]t|will not|not able|unable|nothing|no \w+)\b.*|^not )\b(?:before|until|till) (?:the \d|next (?:week|month|mon|tues|wednes|thurs|fri)|mon|tues|wednes|thurs|fri|satur|sun|tomorrow|\d|january|february|march|april|may|june|july|august|september|october|november|december)/i;
+const FOR_GOOD = /\b(?:any ?more|after all|at all|ever|any(?:thing|body|one) (?:more|else))\b/i;
+
+const LATER: Turn = {
+  change: "moved",
+  name: "it takes longer",
+  patterns: [
+    whole(
+      "<we>(?:['’]ll| will)? need (?:another|one more|a further|a few more|\\w+ more) (?:day|week|month|fortnight)s?(?! of| to)<rest>",
+    ),
+    whole(
+      "<it>(?:<is>| will be| has been| have been) (?:\\w+ )?(?:delayed|held up|running late|behind schedule|postponed|put (?:off|back)|overdue)<rest>",
+    ),
+    whole(
+      "(?:[^,;:?]+ )?(?:takes?|taking|need|needs) (?:(?:a (?:bit|little)|some(?:what)?|much|still) )?(?:longer|more time)<rest>",
+    ),
+    whole("[^,;:?]+ is (?:a (?:bit|little) |much |far )?too (?:early|soon)(?: for (?:me|us))?"),
+    whole(
+      "<we are> (?:\\w+ )?(?:fully booked|booked up|snowed under|overrun|up to (?:my|our) (?:ears|necks?|eyes)|running (?:a (?:bit|little) )?late|behind with)<rest>",
+    ),
+    whole("<we>(?:<will>)?(?: have to| must| need to)? (?:put|push) (?:it|that|this|them) (?:off|back)<rest>"),
+    whole("<it> (?:has|have|will have|['’]ll have) to wait<rest>"),
+    whole("<it> (?:won['’]t|will not) be (?:<day>|(?:ready|done|finished|here|there|complete) (?:yet|by)<rest>)"),
+    whole("<it>(?:<is>)? ?<not> (?:quite )?(?:ready|finished|done|complete) yet"),
+  ],
+};
+
+const CANNOT: Turn = {
+  change: "declined",
+  name: "cannot or will not",
+  patterns: [
+    whole("<we>(?:['’]d| would) rather not"),
+    whole(
+      "<it>(?:<is>|<will>| would) (?:simply |just |really |quite )?(?:not (?:be )?possible|(?:be )?impossible|out of the question|beyond (?:us|me)|out of (?:our|my) hands|confidential|secret|against the rules|sold out|discontinued)",
+    ),
+    whole(
+      "<it>(?: is|<is>| are|) ?<not> (?:for us|up to us|ours|mine|for sale|covered|possible|our (?:job|business|task|responsibility|matter)|worth (?:it|\\w+ing)|something (?:that )?(?:i|we) (?:can|do|could|offer)<rest>|(?:made|sold|available|allowed) any ?more)",
+    ),
+    whole("<it> (?:won['’]t|will not) be possible"),
+    whole("<it> <cannot> be (?:done|mended|repaired|fixed|changed|helped)(?: any ?more)?"),
+    whole("<it>(?:<is>) no longer (?:made|available|sold|in stock|possible|allowed)"),
+    whole("there(?:<is>| was) (?:nothing (?:more )?(?:that )?(?:i|we) can do|nothing to be done)<rest>"),
+    whole("there(?:<is>) no (?:way|chance|money|budget|room|space)(?! (?:until|before|this|to lose|today))<rest>"),
+    whole("there (?:is|are)(?:<not>| no) [\\w ]{1,30}(?:any ?more|left)"),
+    whole(
+      "(?:<we> )?(?:really |simply )?<cannot> (?:do (?:that|it|this|anything)|agree to (?:that|it|this)|accept (?:that|it|this)|afford (?:that|it|this|them)|help(?: you)?(?: out)?(?: (?:with|on) (?:that|this|it|these|them))?)(?: there| here| any ?more| at all| about (?:it|that|this)| for you)?",
+    ),
+    whole("<we are> not (?:able|allowed|permitted|authori[sz]ed|willing|prepared) to<rest>"),
+    whole("<we> <cannot> [^,;:?]+ (?:after all|any ?more)"),
+    whole("<we> (?:no longer have|<do not> have) [^,;:?]+ any ?more"),
+    whole("<we have> decided (?:not to|against)<rest>"),
+    whole("<we> (?:have to|must) (?:say no|decline|refuse)<rest>"),
+    whole(
+      "<we> (?:<do not>|no longer) (?:do|make|sell|stock|publish|offer|hire out|rent out|carry|service|give out|deal in|buy)(?!.*\\b(?:yet|until|before)\\b)<rest>",
+    ),
+    whole("<we> (?:have<not>|no longer have|<do not> have) (?:got )?(?:it|one|any|them|that)(?: any ?more| left)?"),
+    whole("[^,;:?]+ (?:has|have) (?:turned (?:it|this|that|us|you) down|said no|refused)"),
+  ],
+};
+
+const SORRY_NO = /^(?:sorry|i['’]?m (?:afraid|sorry)|unfortunately),? no[.!]*$/i;
+
+const AT_WORK: Turn = {
+  change: "promised",
+  name: "it is being done",
+  patterns: [
+    whole(
+      "<it>(?:<is>) (?:just |currently |already |now )?(?:being \\w+|in hand|under ?way|in progress|in the works|on (?:my|our) (?:desk|list)|next on (?:my|our) list)<rest>",
+    ),
+    whole(
+      "<we are> (?:just |currently |already |still |now )?(?:working on|looking into|looking at|dealing with|seeing to|taking care of|attending to|going through|(?:check|prepar|process|sort|writ|arrang|handl|complet|finish|updat|correct|draft|test)ing) (?:it|this|that|them|the|your)<rest>",
+    ),
+    whole(
+      "<we have> (?:made a note|put (?:it|that|you|this) (?:down|on (?:the|my|our) list|in (?:the|my|our) (?:diary|book|calendar)))<rest>",
+    ),
+    whole("let me (?:just |first )?(?:check|see|look|ask|find out|think|have a look|have a word)<rest>"),
+  ],
+};
+
+/** "You should have it by now." */
+const IS_THERE: Turn = {
+  change: "done",
+  name: "it has been done",
+  patterns: [
+    whole(
+      "you (?:should|ought to|must|will) (?:already |now )?(?:have (?:received |got |had )?|find |see )(?:it|them|that|this|everything|<it>) (?:by now|already|in your (?:inbox|post|mail|letter ?box)|on your (?:desk|table))<rest>",
+    ),
+  ],
+};
+
+const SURE: Turn = {
+  change: "promised",
+  name: "it will be done",
+  patterns: [
+    whole("(?:yes, )?you can (?:count|rely|depend) on (?:me|us|it)"),
+    whole("<it> (?:should|ought to) be (?:possible|fine|all right|ok(?:ay)?|no problem)"),
+  ],
+};
+
+/** "I'd have to ask the caretaker first": of a question that an answer will come, of work nothing. */
+const WILL_FIND_OUT: Turn = {
+  change: "promised",
+  name: "an answer is being looked for",
+  patterns: [
+    whole(
+      "<we>(?:['’]d| would|<will>)? ?(?:have to|need to|must) (?:first )?(?:check|ask|look|see|find out|think|talk|speak|consult)<rest>",
+    ),
+  ],
+};
+
+/** "It's being reprinted and will be late": at work, but not in time. */
+const NOT_SO_SOON = /\b(?:late|later|delay\w*|until|not|nothing)\b/i;
+
+const NOT_THEN: Turn = { change: "moved", name: "not by then", patterns: [] };
+const NOT_BEFORE_THEN: Turn = { change: "moved", name: "not before that day", patterns: [] };
+
+/**
+ * What an answer of whoever owes a thing says of it by a turn that leaves no doubt; null where it is no such turn.
+ * @param isOfWords whether an answer in words is wanted: "we are fully booked" gives one
+ */
+export function ownerTurn(text: string, item: Pick<OpenItem, "kind">, isOfWords: boolean): Turn | null {
+  if (/\?$/.test(text)) return null;
+  const said = bared(text);
+  const atWork = NOT_SO_SOON.test(said) ? [] : [AT_WORK];
+  const inWords = isOfWords ? turnOf([KNOWS_NOT, WILL_FIND_OUT, ...atWork], said) : null;
+  if (inWords || item.kind === "question") return inWords;
+  if (item.kind !== "trouble" && NOT_BEFORE.test(said)) return NOT_BEFORE_THEN;
+  if (
+    item.kind !== "trouble" &&
+    (DOES_NOT.test(said) || /^not /i.test(said)) &&
+    NOT_IN_TIME.test(said) &&
+    !FOR_GOOD.test(said)
+  )
+    return NOT_THEN;
+  if (SORRY_NO.test(text)) return CANNOT;
+  return turnOf([IS_THERE, LATER, CANNOT, SURE, ...atWork], said);
+}

@@ -1,0 +1,85 @@
+import { expect, test } from "vitest";
+import { askerTurn, thankedFor } from "./asker-turns";
+import { ownerTurn } from "./owner-turns";
+import { isSmallTalk } from "./small-talk";
+import { whole } from "./turns";
+
+const ask = { kind: "ask" } as const;
+
+test.each([
+  ["I'm sorry, but that's not possible.", "declined"],
+  ["Unfortunately we can't do that any more.", "declined"],
+  ["The guarantee has run out, there's nothing we can do.", "declined"],
+  ["I can't do it this week.", "moved"],
+  ["It won't be ready by Friday.", "moved"],
+  ["We need another week.", "moved"],
+  ["We are working on it.", "promised"],
+  ["You should have it by now.", "done"],
+  // Said for good, of another time, or of nothing that is open.
+  ["I can't do that this week or at all.", null],
+  ["We can't wait to see it.", null],
+  ["There's no time to lose.", null],
+  ["That was not possible in the old hall?", null],
+  ["It is being reprinted and will be late.", null],
+])("whoever owes a thing says of it: %s", (text, change) => {
+  expect(ownerTurn(text, ask, false)?.change ?? null).toBe(change);
+});
+
+test("who was asked in words has no answer, or looks for one", () => {
+  const question = { kind: "question" } as const;
+  expect(ownerTurn("I'm sorry, I can't say.", question, true)?.change).toBe("declined");
+  expect(ownerTurn("I'd have to ask the caretaker first.", question, true)?.change).toBe("promised");
+  expect(ownerTurn("We are fully booked.", question, true)).toBeNull();
+  expect(ownerTurn("I have to ask the caretaker first.", ask, false)).toBeNull();
+});
+
+test.each([
+  ["We've changed our minds.", "called off"],
+  ["You needn't come any more.", "called off"],
+  ["That mail was meant for somebody else.", "called off"],
+  ["There's no need to hurry.", "moved"],
+  ["Tuesday will do too.", "moved"],
+  ["Could you give me an update?", "reminded"],
+  ["The gate still isn't repaired.", "reminded"],
+  ["We have received it, thank you.", "done"],
+  ["Nora has sent us the list.", "done"],
+  // Agreement to a day, an ask, and thanks are none of it.
+  ["Tuesday is fine.", null],
+  ["Please let us have a signed copy.", null],
+  ["You needn't answer before Monday.", null],
+  ["No need to apologise.", null],
+])("whoever wants a thing says of it: %s", (text, change) => {
+  expect(askerTurn(text)?.change ?? null).toBe(change);
+});
+
+test("thanks are given for what has come", () => {
+  expect(thankedFor("Thank you for sending the price list so quickly.")).toBe("price list");
+  expect(thankedFor("Thanks for the drawings.")).toBe("drawings");
+  expect(thankedFor("Thanks a lot.")).toBeNull();
+});
+
+test.each([
+  "Thank you for your mail.",
+  "I hope you had a good weekend.",
+  "It's been raining here all day.",
+  "It was nice to meet you.",
+  "We had a quiet week.",
+  "See you on Friday.",
+])("it is talk: %s", (text) => {
+  expect(isSmallTalk(text)).toBe(true);
+});
+
+test.each([
+  "I hope you have found the invoice.",
+  "It's warm again in room 4.",
+  "It's still cold in here.",
+  "The storm has taken the roof.",
+  "We had to wait a week.",
+  "Thank you for the price list.",
+])("it is no talk: %s", (text) => {
+  expect(isSmallTalk(text)).toBe(false);
+});
+
+test("a pattern that names nothing known is refused", () => {
+  expect(() => whole("<nobody>")).toThrow("nobody");
+});
