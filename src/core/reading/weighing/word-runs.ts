@@ -11,7 +11,7 @@ const EDGES: readonly string[] = [PLACES.edge, PLACES.edge];
 
 /** Finders of runs of one length: each looks for words like certain words, side by side. */
 export interface RunFinders {
-  /** Words of a run: two, or another even number. */
+  /** Words of a run: two or four. */
   readonly words: number;
   readonly count: number;
   /** What each number of a word's vector counts for each finder, place by place of the run: [place][finder][number]. */
@@ -61,15 +61,18 @@ export class RunWeigher {
   private readonly asked: readonly Asked[];
   /** Numbers that a word counts. */
   private readonly width: number;
-  /** What the words of a clause count, one behind the other. */
-  private rows = new Int32Array(0);
+  /** What each finder finds in the clause that is weighed. */
+  private readonly best: Int32Array;
 
   constructor(private readonly learnt: RunWeights) {
     this.asked = learnt.finders.map(({ words, bias, says }) => ({ words, bias: Int32Array.from(bias, inWhole), says }));
     this.width = learnt.finders.reduce((sum, { words, count }) => sum + words * count, 0);
+    this.best = new Int32Array(Math.max(0, ...learnt.finders.map(({ count }) => count)));
   }
 
   private countsOf(place: string): Counted {
+    const known = this.counted.get(place);
+    if (known) return known;
     const word = this.learnt.vectors.has(place) ? place : PLACES.unknown;
     const found = this.counted.get(word);
     if (found) return found;
@@ -88,30 +91,46 @@ export class RunWeigher {
 
   /** What the runs of a clause, given by its places (`placesOf`), weigh for each class, in the logarithm of odds. */
   weigh(places: readonly string[]): number[] {
-    const { width } = this;
-    if (this.rows.length < places.length * width) this.rows = new Int32Array(2 * places.length * width);
-    const { rows } = this;
-    for (let i = 0; i < places.length; i += 1) rows.set(this.countsOf(places[i]!), i * width);
+    const counted = places.map((place) => this.countsOf(place));
     const scores = [...this.learnt.bias];
     let at = 0;
     for (const { words, bias, says } of this.asked) {
-      const count = bias.length;
-      // From what a word counts at one place of the run to what the next one counts at the next.
-      const step = width + count;
-      const end = Math.max(0, places.length - words + 1) * width;
-      for (let f = 0; f < count; f += 1) {
-        let best = 0;
-        for (let run = at + f; run < end; run += width) {
-          let sum = bias[f]!;
-          for (let n = 0, one = run; n < words; n += 2, one += 2 * step)
-            sum = (sum + rows[one]! + rows[one + step]!) | 0;
-          if (sum > best) best = sum;
-        }
-        if (best === 0) continue;
-        for (let k = 0; k < scores.length; k += 1) scores[k]! += (best / TO_ONE) * says[f * scores.length + k]!;
+      const best = words === 2 ? this.bestOfTwo(counted, at, bias) : this.bestOfFour(counted, at, bias);
+      for (let f = 0; f < bias.length; f += 1) {
+        if (best[f] === 0) continue;
+        for (let k = 0; k < scores.length; k += 1) scores[k]! += (best[f]! / TO_ONE) * says[f * scores.length + k]!;
       }
-      at += words * count;
+      at += words * bias.length;
     }
     return scores;
+  }
+
+  /** The best that each finder of runs of two words finds in a clause; nought where it finds nothing. */
+  private bestOfTwo(counted: readonly Counted[], at: number, bias: Int32Array): Int32Array {
+    const count = bias.length;
+    const best = this.best.subarray(0, count).fill(0);
+    for (let run = 0; run + 2 <= counted.length; run += 1) {
+      const [one, two] = [counted[run]!, counted[run + 1]!];
+      for (let f = 0; f < count; f += 1) {
+        const sum = (bias[f]! + one[at + f]! + two[at + count + f]!) | 0;
+        if (sum > best[f]!) best[f] = sum;
+      }
+    }
+    return best;
+  }
+
+  /** The same of four words: each pass over the finders reads what lies side by side, which is much quicker than a pass over runs. */
+  private bestOfFour(counted: readonly Counted[], at: number, bias: Int32Array): Int32Array {
+    const count = bias.length;
+    const best = this.best.subarray(0, count).fill(0);
+    const [second, third, fourth] = [at + count, at + 2 * count, at + 3 * count];
+    for (let run = 0; run + 4 <= counted.length; run += 1) {
+      const [one, two, three, four] = [counted[run]!, counted[run + 1]!, counted[run + 2]!, counted[run + 3]!];
+      for (let f = 0; f < count; f += 1) {
+        const sum = (bias[f]! + one[at + f]! + two[second + f]! + three[third + f]! + four[fourth + f]!) | 0;
+        if (sum > best[f]!) best[f] = sum;
+      }
+    }
+    return best;
   }
 }
