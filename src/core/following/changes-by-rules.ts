@@ -2,7 +2,7 @@ import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
 import { dayOf } from "../time/moment";
 import { answerInOrder, answerQuestions } from "./answers-left";
-import { askerTurn, thankedFor } from "./asker-turns";
+import { askerTurn } from "./asker-turns";
 import {
   BARE_ANSWER,
   bareTargets,
@@ -35,6 +35,7 @@ import {
   stronger,
   wantsWords,
 } from "./said";
+import { type Handed, saidAtOnce } from "./said-at-once";
 import type { Segment } from "./segments";
 import { Topics } from "./topics";
 
@@ -70,46 +71,12 @@ export function changesByRules(
     consumed.add(segment);
     understood.push({ start: segment.start, end: segment.end, item: item.id });
   };
-  /** What was handed on to somebody just now, and where that was said. */
-  let handed: { item: OpenItem; segment: Segment } | null = null;
+  let handed: Handed | null = null;
   for (const segment of segments) {
-    // "Oda does the vellum, she will write to you."
-    if (
-      handed &&
-      handed.segment.block === segment.block &&
-      /^(?:and )?(?:he|she)(?:['’]ll| will)\b/i.test(segment.text)
-    ) {
-      note(
-        handed.item,
-        {
-          change: "passed",
-          due: dueIn(context, segment.text),
-          owner: null,
-          isNamed: false,
-          reason: "somebody else will do it",
-        },
-        segment,
-      );
-      handed = null;
-      continue;
-    }
+    const atOnce = saidAtOnce(context, segment, { owed, wanted, changes, handed });
     handed = null;
-    const thanked = tellingWords(thankedFor(segment.text) ?? "");
-    const come = wanted.find(
-      ({ kind, words }) => kind !== "question" && thanked.size > 0 && [...thanked].every((word) => words.has(word)),
-    );
-    if (come) {
-      note(come, { change: "done", due: null, owner: null, isNamed: true, reason: "thanks are given for it" }, segment);
-      continue;
-    }
-    // "Sorry, no idea.": whoever was asked alone has no answer.
-    const [unknown, ...others] = KNOWS_NOTHING.test(segment.text)
-      ? owed.filter((item) => item.owner === writer && wantsWords(item) && !changes.has(item.id))
-      : [];
-    const said =
-      unknown && others.length === 0 ? saidByOwner({ ...context, partly: new Set() }, segment, unknown, false) : null;
-    if (unknown && said?.isPlain) {
-      note(unknown, said, segment);
+    if (atOnce) {
+      note(atOnce.item, atOnce.said, segment);
       continue;
     }
     if (isThanksOnly(segment.text) || [INTRODUCES, KNOWS_NOTHING].some((pattern) => pattern.test(segment.text))) {

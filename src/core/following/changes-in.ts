@@ -3,6 +3,7 @@ import type { FoundSlip } from "../reading/slip";
 import { changesByRules } from "./changes-by-rules";
 import type { FollowContext } from "./context";
 import { canBecome, type ItemChange, type OpenItem } from "./item";
+import { SHE_WILL } from "./said-at-once";
 import type { Segment } from "./segments";
 import { choose, likeliest } from "./weighing/choose";
 import { LEARNT } from "./weighing/learnt";
@@ -40,7 +41,7 @@ function goesOnAboutAnother(
   understood: ChangesFound["understood"],
 ): boolean {
   const its = understood.filter((one) => one.start === segment.start);
-  return /^(?:and )?(?:he|she)(?:['’]ll| will)\b/i.test(segment.text) && its.some((one) => one.item !== item.id);
+  return SHE_WILL.test(segment.text) && its.some((one) => one.item !== item.id);
 }
 
 /** What a letter changes of the items that are open, in the order of the text. */

@@ -50,3 +50,34 @@ test("the same clauses teach the same", () => {
   expect(second.vectors.get("list")).toEqual(first.vectors.get("list"));
   expect(second.vectors.size).toBeGreaterThan(10_000);
 });
+
+test("runs of two, four and six words weigh what their best place says, worked out word by word", () => {
+  const numbers = (count: number, from: number) =>
+    Float32Array.from({ length: count }, (_, i) => Math.sin(from + 7 * i));
+  const words = ["* edge", "* end", "* unknown", "send", "the", "list", "to", "us"];
+  const vectors = new Map(words.map((word, i) => [word, numbers(3, i)]));
+  const finders = [2, 4, 6].map((length) => ({
+    words: length,
+    count: 5,
+    weights: numbers(length * 5 * 3, length),
+    bias: numbers(5, 3 * length),
+    says: numbers(5 * 2, 5 * length),
+  }));
+  const places = placesOf(["send", "the", "list", "to", "us", "soon"], false);
+  const scores = [0.5, -0.5];
+  for (const { words: length, count, weights, bias, says } of finders)
+    for (let f = 0; f < count; f += 1) {
+      const runs = Array.from({ length: places.length - length + 1 }, (_, run) => {
+        let sum = bias[f]!;
+        for (let n = 0; n < length; n += 1) {
+          const vector = vectors.get(places[run + n]!) ?? vectors.get("* unknown")!;
+          for (let d = 0; d < 3; d += 1) sum += vector[d]! * weights[(n * count + f) * 3 + d]!;
+        }
+        return sum;
+      });
+      const best = Math.max(0, ...runs);
+      for (let k = 0; k < 2; k += 1) scores[k]! += best * says[f * 2 + k]!;
+    }
+  const weighed = new RunWeigher({ vectors, finders, bias: [0.5, -0.5] }).weigh(places);
+  for (const [k, score] of scores.entries()) expect(weighed[k]!).toBeCloseTo(score, 3);
+});

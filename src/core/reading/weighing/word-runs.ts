@@ -11,7 +11,7 @@ const EDGES: readonly string[] = [PLACES.edge, PLACES.edge];
 
 /** Finders of runs of one length: each looks for words like certain words, side by side. */
 export interface RunFinders {
-  /** Words of a run: two or four. */
+  /** Words of a run: two, or another even number. */
   readonly words: number;
   readonly count: number;
   /** What each number of a word's vector counts for each finder, place by place of the run: [place][finder][number]. */
@@ -61,13 +61,16 @@ export class RunWeigher {
   private readonly asked: readonly Asked[];
   /** Numbers that a word counts. */
   private readonly width: number;
-  /** What each finder finds in the clause that is weighed. */
+  /** What each finder finds in the clause that is weighed, and what it has summed of a run so far. */
   private readonly best: Int32Array;
+  private readonly sums: Int32Array;
 
   constructor(private readonly learnt: RunWeights) {
     this.asked = learnt.finders.map(({ words, bias, says }) => ({ words, bias: Int32Array.from(bias, inWhole), says }));
     this.width = learnt.finders.reduce((sum, { words, count }) => sum + words * count, 0);
-    this.best = new Int32Array(Math.max(0, ...learnt.finders.map(({ count }) => count)));
+    const most = Math.max(0, ...learnt.finders.map(({ count }) => count));
+    this.best = new Int32Array(most);
+    this.sums = new Int32Array(most);
   }
 
   private countsOf(place: string): Counted {
@@ -95,7 +98,7 @@ export class RunWeigher {
     const scores = [...this.learnt.bias];
     let at = 0;
     for (const { words, bias, says } of this.asked) {
-      const best = words === 2 ? this.bestOfTwo(counted, at, bias) : this.bestOfFour(counted, at, bias);
+      const best = this.bestOf(counted, words, at, bias);
       for (let f = 0; f < bias.length; f += 1) {
         if (best[f] === 0) continue;
         for (let k = 0; k < scores.length; k += 1) scores[k]! += (best[f]! / TO_ONE) * says[f * scores.length + k]!;
@@ -105,30 +108,28 @@ export class RunWeigher {
     return scores;
   }
 
-  /** The best that each finder of runs of two words finds in a clause; nought where it finds nothing. */
-  private bestOfTwo(counted: readonly Counted[], at: number, bias: Int32Array): Int32Array {
+  /**
+   * The best that each finder of runs of so many words finds in a clause; nought where it finds nothing. Each pass over the finders
+   * reads what lies side by side, which is much quicker than a pass over the runs.
+   */
+  private bestOf(counted: readonly Counted[], words: number, at: number, bias: Int32Array): Int32Array {
     const count = bias.length;
     const best = this.best.subarray(0, count).fill(0);
-    for (let run = 0; run + 2 <= counted.length; run += 1) {
-      const [one, two] = [counted[run]!, counted[run + 1]!];
-      for (let f = 0; f < count; f += 1) {
-        const sum = (bias[f]! + one[at + f]! + two[at + count + f]!) | 0;
-        if (sum > best[f]!) best[f] = sum;
-      }
-    }
-    return best;
-  }
-
-  /** The same of four words: each pass over the finders reads what lies side by side, which is much quicker than a pass over runs. */
-  private bestOfFour(counted: readonly Counted[], at: number, bias: Int32Array): Int32Array {
-    const count = bias.length;
-    const best = this.best.subarray(0, count).fill(0);
-    const [second, third, fourth] = [at + count, at + 2 * count, at + 3 * count];
-    for (let run = 0; run + 4 <= counted.length; run += 1) {
-      const [one, two, three, four] = [counted[run]!, counted[run + 1]!, counted[run + 2]!, counted[run + 3]!];
-      for (let f = 0; f < count; f += 1) {
-        const sum = (bias[f]! + one[at + f]! + two[second + f]! + three[third + f]! + four[fourth + f]!) | 0;
-        if (sum > best[f]!) best[f] = sum;
+    const sums = this.sums.subarray(0, count);
+    for (let run = 0; run + words <= counted.length; run += 1) {
+      let before = bias;
+      // Two words at a time; with the last two the run is whole.
+      for (let n = 0; n < words; n += 2) {
+        const [one, other] = [counted[run + n]!, counted[run + n + 1]!];
+        const [from, then] = [at + n * count, at + (n + 1) * count];
+        if (n + 2 < words)
+          for (let f = 0; f < count; f += 1) sums[f] = (before[f]! + one[from + f]! + other[then + f]!) | 0;
+        else
+          for (let f = 0; f < count; f += 1) {
+            const sum = (before[f]! + one[from + f]! + other[then + f]!) | 0;
+            if (sum > best[f]!) best[f] = sum;
+          }
+        before = sums;
       }
     }
     return best;
