@@ -1,24 +1,32 @@
 import { bared } from "./bared";
 import { isCalledOff } from "./cues";
-import { type Turn, turnOf, whole } from "./turns";
+import { type Turn, turnOf, whole, wholeOf } from "./turns";
+
+/** A name tells who did it only with its capital letter. */
+const namedBy = (pattern: RegExp) => ({ named: pattern, meant: null });
 
 const NO_LONGER: Turn = {
   change: "called off",
   name: "no longer wanted",
-  patterns: [
+  forms: [
     whole("no [\\w ]{1,30} (?:is |are )?(?:needed|required|wanted|necessary)(?: any ?more| now| after all)?"),
     whole("<we> (?:won['’]t|will not) be coming<rest>|<we> (?:<cannot>|won['’]t) (?:come|make it) [^?]*after all"),
-    whole("(?:please )?(?:forget|never mind|scrap|skip)(?: about)? [^,?]{1,40}"),
-    whole(
-      "<we have> (?:got|found|bought|hired|borrowed|been given) (?:a|an|one|some|our own)\\b[^,?]* (?:now|elsewhere|ourselves|myself|in the meantime|meanwhile)",
+    whole("(?:please )?(?:forget|never mind|scrap|skip)(?: about)? (?:it|that|this|them)"),
+    wholeOf("(?:please )?(?:forget|never mind|scrap|skip)(?: about)? [^,?]{1,40}"),
+    wholeOf(
+      "<we have> (?:got|found|bought|hired|borrowed|been given) (?!.*\\b(?:problems?|questions?|mistakes?|errors?|faults?)\\b)(?:a|an|one|some|our own)\\b[^,?]* (?:now|elsewhere|ourselves|myself|in the meantime|meanwhile)",
     ),
     whole("you can keep <it>"),
-    whole("<we> no longer need<rest>"),
+    whole("<we> no longer need (?:it|that|this|them|to know|any(?:thing)?)(?: now)?"),
+    wholeOf("<we> no longer need<rest>"),
     whole(
       "(?:please )?(?:<do not> )?(?:worry|bother|trouble)(?: about| with| yourself with) <it> (?:any ?more|after all)",
     ),
     whole(
-      "<we have> (?:now |since |meanwhile )?(?:changed (?:my|our) minds?|decided (?:against|to do without)|gone with|gone elsewhere|bought|hired|got|found|chosen|taken) (?:somebody|someone|another|one|some|it elsewhere|elsewhere|a different)<rest>",
+      "<we have> (?:now |since |meanwhile )?(?:bought|hired|got|found|chosen|taken|gone with|gone) (?:somebody else|someone else|another one|one (?:already|elsewhere|ourselves|myself|nearer by|in town)|it elsewhere|elsewhere)<rest>",
+    ),
+    wholeOf(
+      "<we have> (?:now |since |meanwhile )?(?:bought|hired|got|found|chosen|taken|gone with) (?:another|one|some|a different)\\b(?!.*\\b(?:problems?|questions?|mistakes?|errors?|faults?|leaks?|cracks?)\\b)<rest>",
     ),
     whole("<we have> (?:now |since )?(?:changed (?:my|our) minds?|decided against)<rest>"),
     whole("<we>(?:<will>|['’]d)? (?:manage|do|can do|cope) without<rest>"),
@@ -27,14 +35,18 @@ const NO_LONGER: Turn = {
       "(?:(?:that|it|this|my)(?: last)?(?: (?:mail|e-?mail|message|letter|question))?) (?:was (?:meant|intended) for (?:somebody|someone) else|was sent (?:to you )?(?:by mistake|in error)|(?:was|is) not (?:meant )?for you|went to (?:you by mistake|the wrong (?:person|address)))",
     ),
     whole(
+      "you (?:need<not>|<do not> (?:have|need) to) \\w+(?: (?:it|them|that|this|here|us|me|anything))?(?: any ?more| after all| now)?",
+    ),
+    wholeOf(
       "you (?:need<not>|<do not> (?:have|need) to)(?!.*\\b(?:before|until|by|this week|today|yet|hurry|rush|worry|answer at once)\\b) [^?]*",
     ),
-    whole("(?:there(?:<is>) )?no need to (?!hurry|rush|worry|panic|apologi[sz]e|thank)[^?]*"),
+    whole(
+      "(?:there(?:<is>) )?no need to (?:answer|reply|come|bother|(?:do|send|bring|make|write|order|check|repair) (?:it|that|this|them))(?: any ?more| after all| now)?",
+    ),
+    wholeOf("(?:there(?:<is>) )?no need to (?!hurry|rush|worry|panic|apologi[sz]e|thank)[^?]*"),
     whole("(?:please )?(?:stop|cancel) (?:the order|it|that|them|everything)<rest>"),
     whole("<it> (?:can|may) stay (?:where|as|after all)<rest>"),
-    whole(
-      "(?:please |you can )?leave (?:it|them|the [\\w ]{1,30}?)(?: (?:where|as) (?:it|they) (?:is|are))?(?: after all)?",
-    ),
+    whole("(?:please |you can )?leave <it>(?: (?:where|as) (?:it|they) (?:is|are))?(?: after all)?"),
     whole(
       "<it>(?: has| have|['’]s) (?:become unnecessary|been superseded|sorted itself out|settled itself|resolved itself)",
     ),
@@ -47,7 +59,7 @@ const NO_LONGER: Turn = {
 const NO_HURRY: Turn = {
   change: "moved",
   name: "there is no hurry",
-  patterns: [
+  forms: [
     whole(
       "(?:there(?:<is>) )?no (?:great |big |real |particular )?(?:rush|hurry|need to (?:hurry|rush))(?! to| of)(?!.*\\bany ?more\\b)<rest>",
     ),
@@ -65,7 +77,7 @@ const ANOTHER_DAY: Turn = {
   change: "moved",
   name: "wanted at another time",
   needsDay: true,
-  patterns: [
+  forms: [
     whole(
       "<we>(?: now| really)? need (?:to know|an answer|your answer|to hear)(?: already)? (?:by|before|on) <day><rest>",
     ),
@@ -90,21 +102,22 @@ const ANOTHER_DAY: Turn = {
 const AGAIN: Turn = {
   change: "reminded",
   name: "asked for again",
-  patterns: [
+  forms: [
     whole(
       "(?:<we are> |this is )?(?:just )?(?:following up|checking in|chasing|writing again|getting back to you|asking again)<rest>",
     ),
     whole(
       "(?:did|have) you (?:ever )?(?:get|got|receive|received|see|seen|read) (?:my|our) (?:last |first |previous |earlier )?(?:mail|e-?mail|message|letter|question|note|request)<rest>",
     ),
-    whole(
+    whole("(?:please |and please )?(?:<do not> forget|remember|think of)(?: about)? (?:it|this|that|me|us)"),
+    wholeOf(
       "(?:please |and please )?(?:<do not> forget|remember|think of|bear in mind)(?! (?:to|that|me|us|when|how)\\b)<rest>",
     ),
     whole(
       "(?:(?:could|can|would) you )?(?:please )?(?:kindly )?(?:let me know|tell me|let us know|tell us) (?:(?:when|how soon) (?:i|we) (?:can|may|might) (?:expect|have|count)|(?:how (?:far|it['’]s|it is|things)|where (?:things|we|you|it)|what['’]s happening))<rest>",
     ),
     whole(
-      "(?:could|can|would) you (?:please |kindly )?(?:get back to|come back to|give) (?:me|us)(?: an?)?(?: (?:answer|update|reply))?<rest>",
+      "(?:could|can|would) you (?:please |kindly )?(?:(?:get back to|come back to) (?:me|us)<rest>|give (?:me|us) an? (?:\\w+ )?(?:answer|update|reply|idea)<rest>)",
     ),
     whole("(?:may|can) i ask (?:where|how) (?:things|it|we)<rest>"),
     whole("what(?:['’]s| is) the (?:state|status|latest|news)(?: of| on| with| about)?<rest>"),
@@ -141,14 +154,21 @@ const AGAIN: Turn = {
 const HAS_COME: Turn = {
   change: "done",
   name: "it has arrived",
-  patterns: [
+  forms: [
     // "Ruben has ordered the chairs himself."
-    /^(?:\p{Lu}\p{L}+ ){1,2}(?:has|have) \p{L}+(?:ed|en|nt|ne|wn|ght|ut|ld) [^,?]+ (?:himself|herself|themselves)\b/u,
+    namedBy(
+      /^(?:\p{Lu}\p{L}+ ){1,2}(?:has|have) \p{L}+(?:ed|en|nt|ne|wn|ght|ut|ld) [^,?]+ (?:himself|herself|themselves)\b/u,
+    ),
     whole("<it>(?:<is>) (?:now |all )?(?:settled|solved|sorted(?: out)?|cleared up)(?: now)?"),
     // "Nora has sent us the list."
-    /^(?!Please )(?:\p{Lu}\p{L}+ ){1,2}(?:has |have )?(?:now |just |already )?(?:sent|given|gave|brought|told|mailed|forwarded|handed|lent|shown) (?:it to )?(?:me|us)\b/u,
+    namedBy(
+      /^(?!Please )(?:\p{Lu}\p{L}+ ){1,2}(?:has |have )?(?:now |just |already )?(?:sent|given|gave|brought|told|mailed|forwarded|handed|lent|shown) (?:it to )?(?:me|us)\b/u,
+    ),
     whole(
-      "(?:<we have> |<we> )(?:now |just |already |safely )*(?:received|got|found|had)(?! (?:no|nothing|none|neither|another|to)\\b) (?:it|them|that|everything|both|all|the|your)<rest>",
+      "(?:<we have> |<we> )(?:now |just |already |safely )*(?:received|got|found) (?:it|them|that|everything|both|all)(?! (?:wrong|broken|without)\\b)(?! but\\b)<rest>",
+    ),
+    wholeOf(
+      "(?:<we have> |<we> )(?:now |just |already |safely )*(?:received|got|found) (?:all )?(?:the|your) (?!.*\\b(?:wrong|broken|but|only|half|missing|mistakes?|without)\\b)<rest>",
     ),
     whole(
       "(?:it|they|that|everything)(?: has| have|['’]s|['’]ve)(?: all| now| just| safely)* (?:arrived|come|reached us|been (?:delivered|picked up|collected|repaired|fixed|settled|solved|sorted out))<rest>",
@@ -157,12 +177,15 @@ const HAS_COME: Turn = {
   ],
 };
 
-/** What whoever wants a thing says of it by a turn that leaves no doubt; null where it is no such turn. */
-export function askerTurn(text: string): Turn | null {
+/**
+ * What whoever wants a thing says of it by a turn that leaves no doubt; null where it is no such turn.
+ * @param isNamed whether it is said of a thing that the text names
+ */
+export function askerTurn(text: string, isNamed: boolean): Turn | null {
   const said = bared(text);
   // "No hurry with the menus any more, you can drop them": the stronger word counts.
   const late = isCalledOff(said.replace(/no need to (?:hurry|rush)/i, "")) ? [] : [NO_HURRY, ANOTHER_DAY];
-  return turnOf([...late, AGAIN, NO_LONGER, HAS_COME], said);
+  return turnOf([...late, AGAIN, NO_LONGER, HAS_COME], said, isNamed);
 }
 
 const THANKS_FOR =

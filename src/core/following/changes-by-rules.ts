@@ -149,7 +149,8 @@ export function changesByRules(
         IS_FITTED.test(segment.text) ||
         DID_IT.test(segment.text) ||
         passedTo(segment.text, context.people, writer, new Set(left.map(({ asker }) => asker)))?.isPlain === true ||
-        (left[0] !== undefined && ownerTurn(segment.text, left[0], wantsWords(left[0])) !== null) ||
+        (left[0] !== undefined &&
+          ownerTurn(segment.text, left[0], { isOfWords: wantsWords(left[0]), isNamed }) !== null) ||
         // "15 can go today, the other 11 on Tuesday."
         (IS_THE_REST.test(segment.text) && dueIn(context, segment.text) !== null) ||
         /^(?:it|they|that|those|these|this)\b(?! (?:is|was) (?:a|the|not)\b)/i.test(segment.text));
@@ -163,7 +164,7 @@ export function changesByRules(
     if (!isAsk)
       for (const item of about) {
         // Whoever reports trouble may also be the one who asks again.
-        if (item.asker === writer && askerTurn(segment.text)) continue;
+        if (item.asker === writer && askerTurn(segment.text, isNamed)) continue;
         const said = saidByOwner({ ...context, partly }, segment, item, isNamed);
         // "It drops by 40p, but I have to ask the farm": what is not named again is answered already.
         const isAnswered = said?.isPlain && said.change === "promised" && !isNamed && changes.has(item.id);
@@ -174,7 +175,7 @@ export function changesByRules(
     if (
       asked.length === 0 &&
       items.length === 0 &&
-      (POINTS_TO_WANTED.test(segment.text) || isTakenBack(segment.text) || askerTurn(segment.text) !== null)
+      (POINTS_TO_WANTED.test(segment.text) || isTakenBack(segment.text) || askerTurn(segment.text, false) !== null)
     ) {
       const missing = wanted.filter((item) => !changes.has(item.id));
       // "Got them.": what was promised last, where more is wanted.

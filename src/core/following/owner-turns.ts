@@ -1,11 +1,11 @@
 import { bared } from "./bared";
 import type { OpenItem } from "./item";
-import { type Turn, turnOf, whole } from "./turns";
+import { type Turn, turnOf, whole, wholeOf } from "./turns";
 
 const KNOWS_NOT: Turn = {
   change: "declined",
   name: "has no answer",
-  patterns: [
+  forms: [
     whole(
       "<we> (?:really |simply )?(?:<cannot>|could<not>) (?:say|tell(?: you)?|answer)(?: (?:that|this|it)(?: one)?)?",
     ),
@@ -18,15 +18,15 @@ const KNOWS_NOT: Turn = {
 const NOT_IN_TIME =
   /\b(?:by (?:mon|tues|wednes|thurs|fri|satur|sun|then|the|tomorrow|tonight|noon|next)\w*|in time|this (?:week|month|morning|afternoon|evening)|today|tonight|(?:so|that) (?:soon|quickly|fast|early)|as (?:soon|quickly|fast|early) as (?:that|you)|for another (?:\w+ )?(?:days?|weeks?|month))\b/i;
 const DOES_NOT =
-  /\b(?:can(?:not|['’]t)|won['’]t|will not|not able|unable|unlikely|(?:do not|don['’]t) (?:think|expect)|not (?:going to|manage))\b/i;
+  /\b(?<!you )(?:(?:can(?:not|['’]t)|won['’]t|will not) (?!thank|wait|complain|go wrong|forget|imagine|believe|help (?:but|thinking)|be (?:a|any|long)\b|let you|disappoint|take long|hurt|keep you)|not able|unable|unlikely|(?:do not|don['’]t) (?:think|expect)|not (?:going to|manage))\b/i;
 const NOT_BEFORE =
-  /(?:\b(?:can(?:not|['’]t)|won['’]t|will not|not able|unable|nothing|no \w+)\b.*|^not )\b(?:before|until|till) (?:the \d|next (?:week|month|mon|tues|wednes|thurs|fri)|mon|tues|wednes|thurs|fri|satur|sun|tomorrow|\d|january|february|march|april|may|june|july|august|september|october|november|december)/i;
+  /(?:\b(?:can(?:not|['’]t)|won['’]t|will not|not able|unable|nothing|no (?!problem|worries|trouble|doubt|need|rush|hurry|matter)\w+)\b (?!wait|keep|hold|leave|store).*|^not )\b(?:before|until|till) (?:the \d|next (?:week|month|mon|tues|wednes|thurs|fri)|mon|tues|wednes|thurs|fri|satur|sun|tomorrow|\d|january|february|march|april|may|june|july|august|september|october|november|december)/i;
 const FOR_GOOD = /\b(?:any ?more|after all|at all|ever|any(?:thing|body|one) (?:more|else))\b/i;
 
 const LATER: Turn = {
   change: "moved",
   name: "it takes longer",
-  patterns: [
+  forms: [
     whole(
       "<we>(?:['’]ll| will)? need (?:another|one more|a further|a few more|\\w+ more) (?:day|week|month|fortnight)s?(?! of| to)<rest>",
     ),
@@ -50,7 +50,7 @@ const LATER: Turn = {
 const CANNOT: Turn = {
   change: "declined",
   name: "cannot or will not",
-  patterns: [
+  forms: [
     whole("<we>(?:['’]d| would) rather not"),
     whole(
       "<it>(?:<is>|<will>| would) (?:simply |just |really |quite )?(?:not (?:be )?possible|(?:be )?impossible|out of the question|beyond (?:us|me)|out of (?:our|my) hands|confidential|secret|against the rules|sold out|discontinued)",
@@ -62,7 +62,10 @@ const CANNOT: Turn = {
     whole("<it> <cannot> be (?:done|mended|repaired|fixed|changed|helped)(?: any ?more)?"),
     whole("<it>(?:<is>) no longer (?:made|available|sold|in stock|possible|allowed)"),
     whole("there(?:<is>| was) (?:nothing (?:more )?(?:that )?(?:i|we) can do|nothing to be done)<rest>"),
-    whole("there(?:<is>) no (?:way|chance|money|budget|room|space)(?! (?:until|before|this|to lose|today))<rest>"),
+    whole(
+      "there(?:<is>) no (?:way|chance|money|budget|room|space)(?: left)?(?: (?:for|to do) (?:it|that|this|them|any|more))?(?: this year)?",
+    ),
+    wholeOf("there(?:<is>) no (?:more )?(?:money|budget|room|space) for<rest>"),
     whole("there (?:is|are)(?:<not>| no) [\\w ]{1,30}(?:any ?more|left)"),
     whole(
       "(?:<we> )?(?:really |simply )?<cannot> (?:do (?:that|it|this|anything)|agree to (?:that|it|this)|accept (?:that|it|this)|afford (?:that|it|this|them)|help(?: you)?(?: out)?(?: (?:with|on) (?:that|this|it|these|them))?)(?: there| here| any ?more| at all| about (?:it|that|this)| for you)?",
@@ -73,6 +76,9 @@ const CANNOT: Turn = {
     whole("<we have> decided (?:not to|against)<rest>"),
     whole("<we> (?:have to|must) (?:say no|decline|refuse)<rest>"),
     whole(
+      "<we> (?:<do not>|no longer) (?:do|make|sell|stock|offer|buy) (?:it|that|this|them|those|these|any)(?: any ?more| here)?",
+    ),
+    wholeOf(
       "<we> (?:<do not>|no longer) (?:do|make|sell|stock|publish|offer|hire out|rent out|carry|service|give out|deal in|buy)(?!.*\\b(?:yet|until|before)\\b)<rest>",
     ),
     whole("<we> (?:have<not>|no longer have|<do not> have) (?:got )?(?:it|one|any|them|that)(?: any ?more| left)?"),
@@ -85,7 +91,7 @@ const SORRY_NO = /^(?:sorry|i['’]?m (?:afraid|sorry)|unfortunately),? no[.!]*$
 const AT_WORK: Turn = {
   change: "promised",
   name: "it is being done",
-  patterns: [
+  forms: [
     whole(
       "<it>(?:<is>) (?:just |currently |already |now )?(?:being \\w+|in hand|under ?way|in progress|in the works|on (?:my|our) (?:desk|list)|next on (?:my|our) list)<rest>",
     ),
@@ -95,7 +101,9 @@ const AT_WORK: Turn = {
     whole(
       "<we have> (?:made a note|put (?:it|that|you|this) (?:down|on (?:the|my|our) list|in (?:the|my|our) (?:diary|book|calendar)))<rest>",
     ),
-    whole("let me (?:just |first )?(?:check|see|look|ask|find out|think|have a look|have a word)<rest>"),
+    whole(
+      "let me (?:just |first )?(?:check|see (?:if|whether|what|who|when)|look|ask(?! you)|find out|have a look|have a word)<rest>",
+    ),
   ],
 };
 
@@ -103,7 +111,7 @@ const AT_WORK: Turn = {
 const IS_THERE: Turn = {
   change: "done",
   name: "it has been done",
-  patterns: [
+  forms: [
     whole(
       "you (?:should|ought to|must|will) (?:already |now )?(?:have (?:received |got |had )?|find |see )(?:it|them|that|this|everything|<it>) (?:by now|already|in your (?:inbox|post|mail|letter ?box)|on your (?:desk|table))<rest>",
     ),
@@ -113,7 +121,7 @@ const IS_THERE: Turn = {
 const SURE: Turn = {
   change: "promised",
   name: "it will be done",
-  patterns: [
+  forms: [
     whole("(?:yes, )?you can (?:count|rely|depend) on (?:me|us|it)"),
     whole("<it> (?:should|ought to) be (?:possible|fine|all right|ok(?:ay)?|no problem)"),
   ],
@@ -123,7 +131,7 @@ const SURE: Turn = {
 const WILL_FIND_OUT: Turn = {
   change: "promised",
   name: "an answer is being looked for",
-  patterns: [
+  forms: [
     whole(
       "<we>(?:['’]d| would|<will>)? ?(?:have to|need to|must) (?:first )?(?:check|ask|look|see|find out|think|talk|speak|consult)<rest>",
     ),
@@ -133,18 +141,23 @@ const WILL_FIND_OUT: Turn = {
 /** "It's being reprinted and will be late": at work, but not in time. */
 const NOT_SO_SOON = /\b(?:late|later|delay\w*|until|not|nothing)\b/i;
 
-const NOT_THEN: Turn = { change: "moved", name: "not by then", patterns: [] };
-const NOT_BEFORE_THEN: Turn = { change: "moved", name: "not before that day", patterns: [] };
+const NOT_THEN: Turn = { change: "moved", name: "not by then", forms: [] };
+const NOT_BEFORE_THEN: Turn = { change: "moved", name: "not before that day", forms: [] };
 
 /**
  * What an answer of whoever owes a thing says of it by a turn that leaves no doubt; null where it is no such turn.
  * @param isOfWords whether an answer in words is wanted: "we are fully booked" gives one
+ * @param isNamed whether it is said of a thing that the text names
  */
-export function ownerTurn(text: string, item: Pick<OpenItem, "kind">, isOfWords: boolean): Turn | null {
+export function ownerTurn(
+  text: string,
+  item: Pick<OpenItem, "kind">,
+  { isOfWords, isNamed }: { isOfWords: boolean; isNamed: boolean },
+): Turn | null {
   if (/\?$/.test(text)) return null;
   const said = bared(text);
   const atWork = NOT_SO_SOON.test(said) ? [] : [AT_WORK];
-  const inWords = isOfWords ? turnOf([KNOWS_NOT, WILL_FIND_OUT, ...atWork], said) : null;
+  const inWords = isOfWords ? turnOf([KNOWS_NOT, WILL_FIND_OUT, ...atWork], said, isNamed) : null;
   if (inWords || item.kind === "question") return inWords;
   if (item.kind !== "trouble" && NOT_BEFORE.test(said)) return NOT_BEFORE_THEN;
   if (
@@ -155,5 +168,5 @@ export function ownerTurn(text: string, item: Pick<OpenItem, "kind">, isOfWords:
   )
     return NOT_THEN;
   if (SORRY_NO.test(text)) return CANNOT;
-  return turnOf([IS_THERE, LATER, CANNOT, SURE, ...atWork], said);
+  return turnOf([IS_THERE, LATER, CANNOT, SURE, ...atWork], said, isNamed);
 }

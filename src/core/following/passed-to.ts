@@ -19,7 +19,7 @@ const BY_TRADE =
   /^(?:and |so |but |then )*(?:the|our|my|a) (?:\w+ ){0,2}?(?:\w{2,}(?:er|or|ist|man|woman|ian|lord|lady|ant)|council|office|department|bank|team|boss|colleagues?|chef|cook|firm|factory|insurance|garage|parish|board|service|sales|mechanic)s? (?:(?:will|['’]ll|is going to|are going to) (?:\w+ )?(?:call|ring|phone|write to|tell|contact|answer|get in touch|get back|come back|let you know|deal with|take care|see to|look after|look into|handle)\b|(?:takes? care of|looks? after|deals? with|handles?|(?:is|are) (?:responsible|in charge)|decides?)\b)/i;
 /** "Sanna does the prices, I've asked her." */
 const HAS_BEEN_ASKED =
-  /\b(?:i|we)(?:['’]ve| have) (?:asked|sent|told|forwarded|given|passed|put|mailed|informed) (?:(?:it|this|that|your \w+) (?:on )?to )?(?:her|him|them)\b/i;
+  /\b(?:i|we)(?:['’]ve| have) (?:asked|sent|told|forwarded|given|passed|put|mailed|informed) (?:(?:it|this|that|your \w+) (?:on )?to )?(?:her|him)\b/i;
 /** "Please turn to Agnes, she signs the contracts": said of what was asked, though it is put as an ask. */
 const SENT_TO_SOMEBODY =
   /^(?:(?:but|so|and|then|you|you['’]d|please|could|would|better|need|to|should|have|can|best|just|[Pp]lease|[Yy]ou|[Ss]o|[Bb]ut|[Tt]hen)[\s,]+)*(?:[Aa]sk|[Cc]ontact|[Tt]urn to|[Ww]rite to|[Ss]peak to|[Tt]alk to|[Aa]rrange (?:it|that|this) with|[Tt]ake (?:it|that|this) up with) \p{Lu}\p{L}+(?: \p{Lu}\p{L}+)?(?:[.!]?$|,? (?:about|for|on) (?:it|this|that|them)\b|, (?:he|she|they)\b|, who\b)/u;
@@ -50,7 +50,13 @@ const PLAINLY_TAKES =
   /^(?:(?: (?:from|in|at) (?:the |our )?\w+)? (?:will|can|could|is going to|would be able to) (?:\w+ )?(?:tell|let you|give you|write|call|ring|answer|get back|get in touch|come back|contact|help|deal|take care|look after|see to|send|bring|deliver|let you have)\b|['’]ll (?:tell|let you|give you|write|call|ring|answer|get back|get in touch|come back|contact|help|deal|take care|look after|see to|send|bring|deliver|let you have)\b| (?:is (?:responsible|in charge|dealing|taking care|looking after)|looks after|deals with|takes care|handles|has taken (?:it |this )?over)\b)/i;
 /** "Please ask Nora", "I've passed it to Nora" */
 const PLAINLY_GIVEN =
-  /\b(?:ask|contact|turn to|speak to|write to|talk to|up to|(?:passed|handed|given|forwarded|gave|reported) (?:it|this|that|them|your \w+)(?: on| over)? to|have asked|['’]ve asked|arrange (?:it|that|this) with)\s+$/i;
+  /\b(?:ask|contact|turn to|speak to|write to|talk to|up to|(?:passed|handed|given|forwarded|gave|reported) (?:it|this|that|them|your \w+)(?: on| over)? to|arrange (?:it|that|this) with)\s+$/i;
+/** "I've asked Nora to send it": unlike "I've asked Nora for the file" */
+const ASKED = /\b(?:have|['’]ve) (?:asked|told|informed)\s+$/i;
+const TO_DO_IT =
+  /^\s+to (?:send|do|deal|call|write|bring|look|get|take|see|handle|answer|tell|let|arrange|order|come)\b/i;
+/** "I had to speak to Nora": no word of handing on. */
+const SPEAKS_TO = /\b(?:i|we)(?:['’](?:ve|ll|d))?\b.*\b(?:ask|contact|turn to|speak to|write to|talk to)\s+$/i;
 
 /**
  * Who takes a thing over by the words of a segment: somebody named who is neither the writer nor the one who asked; `person`
@@ -62,11 +68,14 @@ export function passedTo(text: string, people: People, writer: string, askers: R
   );
   for (const { person, at, end } of named) {
     if (PLAINLY_TAKES.test(text.slice(end))) return { person, isPlain: true };
-    if (PLAINLY_GIVEN.test(text.slice(0, at)) && !ASKS_FIRST.test(text)) return { person, isPlain: true };
-    if (TAKES_OVER.test(text.slice(end)) || GIVEN_TO.test(text.slice(0, at))) return { person, isPlain: false };
+    const before = text.slice(0, at);
+    const isGiven = PLAINLY_GIVEN.test(before) && !ASKS_FIRST.test(text) && !SPEAKS_TO.test(before);
+    if (isGiven || (ASKED.test(before) && TO_DO_IT.test(text.slice(end)))) return { person, isPlain: true };
   }
   if (named[0] && (NOT_ME.test(text) || HAS_BEEN_ASKED.test(text) || SENT_TO_SOMEBODY.test(text)))
     return { person: named[0].person, isPlain: true };
+  for (const { person, at, end } of named)
+    if (TAKES_OVER.test(text.slice(end)) || GIVEN_TO.test(text.slice(0, at))) return { person, isPlain: false };
   if (named.length === 0 && BY_TRADE.test(text)) return { person: null, isPlain: true };
   if (named.length === 0 && ASKS_FIRST.test(text)) return null;
   if (named.length === 0 && COLLEAGUE.test(text) && /\b(?:will|['’]ll|knows?|does|takes?|has)\b/i.test(text))

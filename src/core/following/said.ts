@@ -163,7 +163,9 @@ export function saidByOwner(
     !isWho &&
     (item.kind !== "trouble" || to.isPlain) &&
     (to.person === null || to.person.address !== item.owner) &&
-    (isNamed || to.isPlain || /\b(?:it|them|that|this|one)\b/i.test(text))
+    (isNamed ||
+      (to.isPlain && (to.person !== null || /\byou\b/i.test(text))) ||
+      /\b(?:it|them|that|this|one)\b/i.test(text))
   )
     return {
       change: "passed",
@@ -179,7 +181,7 @@ export function saidByOwner(
   )
     return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };
   if (promisesOnlyWord(text, item)) return null;
-  const found = ownerTurn(text, item, wantsWords(item));
+  const found = ownerTurn(text, item, { isOfWords: wantsWords(item), isNamed });
   // "It drops by 40p, but I have to ask the farm": what stands in the middle of a sentence is no answer by itself.
   const isLooking = found?.change === "promised" && wantsWords(item) && !isNamed;
   const turn = isLooking && !beginsSentence(context, segment) ? null : found;
@@ -255,8 +257,8 @@ const IS_HERE =
   /^(?:(?:the|your|all|both) )?\w+(?:['’]s| (?:is|are|has|have)) (?:now |all |safely )?(?:here|arrived|come|in)[.,!]/i;
 
 /** The turn by which whoever wants an item speaks of it. A day that it has already moves nothing. */
-function turnFor(context: FollowContext, text: string, item: OpenItem): Turn | null {
-  const turn = askerTurn(text);
+function turnFor(context: FollowContext, text: string, item: OpenItem, isNamed: boolean): Turn | null {
+  const turn = askerTurn(text, isNamed);
   if (turn?.change !== "moved") return turn;
   const due = dueFor(context, text, item);
   return (due === null ? turn.needsDay : due.day === item.due || item.kind === "trouble") ? null : turn;
@@ -265,7 +267,7 @@ function turnFor(context: FollowContext, text: string, item: OpenItem): Turn | n
 /** What the side that wants an item says of it. */
 export function saidByAsker(context: FollowContext, segment: Segment, item: OpenItem, isNamed: boolean): Said | null {
   const { text } = segment;
-  const turn = turnFor(context, text, item);
+  const turn = turnFor(context, text, item, isNamed);
   if (turn) {
     const due = turn.change === "moved" ? dueFor(context, text, item) : null;
     // Trouble that nobody needs to mind any more is over.

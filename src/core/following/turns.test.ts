@@ -22,15 +22,17 @@ test.each([
   ["That was not possible in the old hall?", null],
   ["It is being reprinted and will be late.", null],
 ])("whoever owes a thing says of it: %s", (text, change) => {
-  expect(ownerTurn(text, ask, false)?.change ?? null).toBe(change);
+  expect(ownerTurn(text, ask, { isOfWords: false, isNamed: true })?.change ?? null).toBe(change);
 });
 
 test("who was asked in words has no answer, or looks for one", () => {
   const question = { kind: "question" } as const;
-  expect(ownerTurn("I'm sorry, I can't say.", question, true)?.change).toBe("declined");
-  expect(ownerTurn("I'd have to ask the caretaker first.", question, true)?.change).toBe("promised");
-  expect(ownerTurn("We are fully booked.", question, true)).toBeNull();
-  expect(ownerTurn("I have to ask the caretaker first.", ask, false)).toBeNull();
+  expect(ownerTurn("I'm sorry, I can't say.", question, { isOfWords: true, isNamed: true })?.change).toBe("declined");
+  expect(ownerTurn("I'd have to ask the caretaker first.", question, { isOfWords: true, isNamed: true })?.change).toBe(
+    "promised",
+  );
+  expect(ownerTurn("We are fully booked.", question, { isOfWords: true, isNamed: true })).toBeNull();
+  expect(ownerTurn("I have to ask the caretaker first.", ask, { isOfWords: false, isNamed: true })).toBeNull();
 });
 
 test.each([
@@ -49,7 +51,36 @@ test.each([
   ["You needn't answer before Monday.", null],
   ["No need to apologise.", null],
 ])("whoever wants a thing says of it: %s", (text, change) => {
-  expect(askerTurn(text)?.change ?? null).toBe(change);
+  expect(askerTurn(text, true)?.change ?? null).toBe(change);
+});
+
+test.each([
+  "We have found another mistake in the offer.",
+  "We've got a problem now.",
+  "You needn't send the originals, copies will do.",
+  "There's no need to print it in colour.",
+  "Please leave the key under the mat.",
+  "The old form is no longer needed.",
+  "Please remember the gate code is 4411.",
+  "Could you give me a lift?",
+  "We've got the wrong one.",
+  "Nora has given us a fright.",
+])("whoever wants a thing that is not named says nothing of it: %s", (text) => {
+  expect(askerTurn(text, false)).toBeNull();
+});
+
+test.each([
+  "The museum is sold out.",
+  "There's no chance of rain.",
+  "We don't do things by halves.",
+  "We can't thank you enough for coming in time.",
+  "I won't forget it this week.",
+  "I can't wait until Monday.",
+  "You can't go wrong this week.",
+  "No problem, before Friday you will have it.",
+  "Let me see, there were nine of us.",
+])("whoever owes a thing that is not named says nothing of it: %s", (text) => {
+  for (const isOfWords of [true, false]) expect(ownerTurn(text, ask, { isOfWords, isNamed: false })).toBeNull();
 });
 
 test("thanks are given for what has come", () => {
@@ -76,6 +107,10 @@ test.each([
   "The storm has taken the roof.",
   "We had to wait a week.",
   "Thank you for the price list.",
+  "I hope it is fine if we send it on Monday.",
+  "See you on Friday with the drawings.",
+  "Looking forward to your answer.",
+  "The heat is back on.",
 ])("it is no talk: %s", (text) => {
   expect(isSmallTalk(text)).toBe(false);
 });
