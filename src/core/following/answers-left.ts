@@ -1,8 +1,9 @@
+import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
 import { isAnswerWithPlease, isInterjection } from "./bare-answer";
 import type { FollowContext } from "./context";
 import type { OpenItem } from "./item";
-import { IS_IN_A_STATE, type Said, saidByOwner, WILL_ANSWER, wantsWords } from "./said";
+import { IS_IN_A_STATE, knowsNotYet, type Said, saidByOwner, WILL_ANSWER, wantsWords } from "./said";
 import type { Segment } from "./segments";
 import { Topics } from "./topics";
 
@@ -67,6 +68,9 @@ export function answerInOrder({ context, owed, slips, changes, consumed, note }:
   for (const [i, { segment, one }] of plain.entries()) note(left[i]!, one, segment);
 }
 
+/** Words with which a sentence says what it is about: "the container is gone". */
+const WORDS_OF_HEAD = 3;
+
 /** "I shall answer properly at the weekend." */
 const ANSWERS_LATER = /\b(?:will|['’]ll|shall) (?:\w+ )?(?:answer|write|reply|come back|get back|let you know)\b/i;
 
@@ -82,6 +86,7 @@ export function answerQuestions({ context, owed, slips, changes, consumed, note 
   const statements = context.segments.filter(
     (segment) =>
       !/\?$/.test(segment.text) &&
+      !knowsNotYet(segment.text) &&
       (isAnswerWithPlease(segment.text) ||
         !slips.some(
           (slip) =>
@@ -117,8 +122,18 @@ export function answerQuestions({ context, owed, slips, changes, consumed, note 
       note(item, done, number);
     }
   }
+  if (context.segments.some(({ text }) => knowsNotYet(text))) return;
+  // What begins with something else that was asked is said of that.
+  const isOfAnother = ({ text }: Segment) => {
+    const head = tellingWords(text.split(/\s+/).slice(0, WORDS_OF_HEAD).join(" "));
+    return owed.some((item) => !questions.includes(item) && [...head].some((word) => item.words.has(word)));
+  };
   const free = statements.filter(
-    (segment) => !consumed.has(segment) && !isInterjection(segment.text) && segment.text.split(/\s+/).length <= 14,
+    (segment) =>
+      !consumed.has(segment) &&
+      !isInterjection(segment.text) &&
+      !isOfAnother(segment) &&
+      segment.text.split(/\s+/).length <= 14,
   );
   // Answers come in the order of the questions.
   const rest = left();

@@ -136,6 +136,7 @@ const AGAIN: Turn = {
     whole("<we>(?:['’]m| am|['’]re| are) still (?:waiting|without|missing|sitting|standing|short)<rest>"),
     whole("(?:may i|let me|this is to|i (?:must|have to|want to|wanted to)) remind you<rest>"),
     whole("please (?:see|attend) to <it>"),
+    wholeOf("(?:only|just) <it>(?:<is>) (?:still )?(?:left|missing|open|outstanding)"),
     whole("<it>(?: still<is>(?:n['’]t)?|<is> still| still (?:has|have|does|do|will|wo)(?: not|n['’]t)) [^?]+"),
     whole(
       "(?:nobody|no one) (?:has |have )?(?:been|come|came|looked|called|rung|rang|turned|answered|touched|done)<rest>",

@@ -112,6 +112,19 @@ export function changesByRules(
     // "You'll have it on the 16th. I'll send you a sketch this Friday.": something more, that nobody had asked for.
     if (slip?.kind === "promise" && addsSomething(segment.text) && about.some((item) => changes.has(item.id))) continue;
     const left = owed.filter((item) => !changes.has(item.id));
+    // "The container is gone. Everything else tomorrow."
+    if (EVERYTHING_ELSE.test(segment.text) && changes.size > 0 && left.length > 0) {
+      const due = dueIn(context, segment.text);
+      for (const item of left) {
+        const change = due && item.due && due.day > item.due ? "moved" : "promised";
+        note(
+          item,
+          { change, due, owner: null, isNamed: true, isPlain: true, reason: "all else will be done" },
+          segment,
+        );
+      }
+      continue;
+    }
     // "As for the concert: …", "I'll have a word with the boss and tell you": of what is left only one thing can be meant.
     const turned = !isNamed && !isAsk ? turnedTo(left, segment.text) : null;
     if (turned) {
@@ -210,6 +223,10 @@ function lastRaised(left: readonly OpenItem[]): OpenItem | null {
   const last = left.filter(({ raised }) => raised === newest);
   return last.length === 1 ? last[0]! : null;
 }
+
+/** Whatever was asked besides. */
+const EVERYTHING_ELSE =
+  /^(?:and )?(?:everything else|all else|the other (?:things|points|questions))\b(?=.*\b(?:follow\w*|will|comes?|soon|later|tomorrow|tonight|today|\w+day|next)\b|.*['’]ll\b)/i;
 
 /** Words of a segment that only names a day. */
 const FEW_WORDS = 9;

@@ -7,7 +7,7 @@ import { ASKER_CUES, type Cue, OWNER_CUES } from "./cues";
 import { CHANGES, type ChangeKind, type OpenItem } from "./item";
 import { numberIn } from "./numbers";
 import { ownerTurn } from "./owner-turns";
-import { passedTo } from "./passed-to";
+import { type PassedTo, passedTo } from "./passed-to";
 import { pastOf } from "./past-of";
 import type { Segment } from "./segments";
 import { shifted } from "./shifted";
@@ -117,6 +117,14 @@ export const IS_THE_REST =
 const SO_MANY_OTHERS =
   /^(?:and )?the (?:other|remaining|last) (?:\d+|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half)\b/i;
 
+const NOT_YET =
+  /\b(?:can(?:not|['’]t) (?:say|tell)|(?:do not|don['’]t) know|haven['’]t (?:decided|heard|asked)|have not (?:decided|heard|asked))\b.{0,30}\byet[.!]*$/i;
+
+/** Whether words say that there is no answer so far: "How many we need I can't say yet." */
+export function knowsNotYet(text: string): boolean {
+  return NOT_YET.test(text);
+}
+
 /** "You'll hear from me tomorrow": an answer is promised, and nothing of what was asked. */
 const WILL_HEAR = /\b(?:you['’]ll|you will) hear (?:from|back)\b|\blet you know\b(?! when)/i;
 
@@ -145,6 +153,33 @@ function beginsSentence({ letter }: FollowContext, { start }: Segment): boolean 
   return /(?:^|[.!?:\n])\s*$/.test(letter.text.slice(0, start));
 }
 
+/** Whether words point at what is open: by name, by "it", or by somebody who will turn to whoever asked. */
+function pointsAtIt(text: string, isNamed: boolean, to: PassedTo): boolean {
+  const turnsToYou = to.isPlain && (to.person !== null || /\byou\b/i.test(text));
+  return isNamed || turnsToYou || /\b(?:it|them|that|this|one)\b/i.test(text);
+}
+
+/** That an item goes to somebody else; null where it does not. */
+function handedOver(
+  context: FollowContext,
+  text: string,
+  item: OpenItem,
+  isNamed: boolean,
+  due: DueFound | null,
+): Said | null {
+  const passed = { change: "passed", due, isNamed, reason: "somebody else will do it" } as const;
+  const to = passedTo(text, context.people, context.writer, new Set([item.asker]));
+  // "Who will bring it?" is answered by a name.
+  const isWho = wantsWords(item) && /\bwho\b/i.test(item.quote);
+  const isTheirs = to?.person != null && to.person.address === item.owner;
+  const isCured = item.kind === "trouble" && !to?.isPlain;
+  if (to && !isWho && !isTheirs && !isCured && pointsAtIt(text, isNamed, to))
+    return { ...passed, owner: to.person?.address ?? null, isPlain: to.isPlain };
+  const isSheWill = SOMEBODY_ELSE.test(text) || (wantsWords(item) && SOMEBODY_TELLS.test(text));
+  const isOwn = context.writer === item.owner || (item.owner === null && wantsWords(item));
+  return isSheWill && isOwn ? { ...passed, owner: null } : null;
+}
+
 /** What the side that owes an item says of it. */
 export function saidByOwner(
   context: FollowContext & { partly: ReadonlySet<string> },
@@ -155,32 +190,9 @@ export function saidByOwner(
   const { text } = segment;
   if (/\?$/.test(text)) return null;
   const due = dueFor(context, text, item);
-  const to = passedTo(text, context.people, context.writer, new Set([item.asker]));
-  // "Who will bring it?" is answered by a name.
-  const isWho = wantsWords(item) && /\bwho\b/i.test(item.quote);
-  if (
-    to &&
-    !isWho &&
-    (item.kind !== "trouble" || to.isPlain) &&
-    (to.person === null || to.person.address !== item.owner) &&
-    (isNamed ||
-      (to.isPlain && (to.person !== null || /\byou\b/i.test(text))) ||
-      /\b(?:it|them|that|this|one)\b/i.test(text))
-  )
-    return {
-      change: "passed",
-      due,
-      owner: to.person?.address ?? null,
-      isNamed,
-      isPlain: to.isPlain,
-      reason: "somebody else will do it",
-    };
-  if (
-    (SOMEBODY_ELSE.test(text) || (wantsWords(item) && SOMEBODY_TELLS.test(text))) &&
-    (context.writer === item.owner || (item.owner === null && wantsWords(item)))
-  )
-    return { change: "passed", due, owner: null, isNamed, reason: "somebody else will do it" };
-  if (promisesOnlyWord(text, item)) return null;
+  const handed = handedOver(context, text, item, isNamed, due);
+  if (handed) return handed;
+  if (promisesOnlyWord(text, item) || (wantsWords(item) && knowsNotYet(text))) return null;
   const found = ownerTurn(text, item, { isOfWords: wantsWords(item), isNamed });
   // "It drops by 40p, but I have to ask the farm": what stands in the middle of a sentence is no answer by itself.
   const isLooking = found?.change === "promised" && wantsWords(item) && !isNamed;

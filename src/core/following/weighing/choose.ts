@@ -4,7 +4,7 @@ import { agrees, TURNS_TO } from "../bare-answer";
 import type { FollowContext } from "../context";
 import { CHANGES, type ChangeKind, type OpenItem } from "../item";
 import { passedTo } from "../passed-to";
-import { dueFor, isAway, promisesOnlyWord, type Ruled, type Said, saysNothingWasDone } from "../said";
+import { dueFor, isAway, knowsNotYet, promisesOnlyWord, type Ruled, type Said, saysNothingWasDone } from "../said";
 import type { Segment } from "../segments";
 import { told } from "./told";
 import type { Weighed } from "./weigh";
@@ -53,6 +53,9 @@ function promisesSomethingElse({ text }: Segment, item: OpenItem): boolean {
   return A_NEW_THING.test(text) && ![...tellingWords(text)].some((word) => item.words.has(word));
 }
 
+/** "The chairs,": whoever wants them names them, and says nothing of them. */
+const ONLY_A_THING = /^(?:and )?(?:the|your|our|my) [\p{L}-]+(?: [\p{L}-]+)?[.,!]*$/iu;
+
 /** Whether words only sound as if they changed an item. `owes`: whether whoever writes them owes it. */
 function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolean): boolean {
   // Who is away promises nothing, who owes it and asks back changes nothing yet.
@@ -60,6 +63,7 @@ function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolea
   if (said.change === "promised" && (promisesOnlyWord(segment.text, item) || promisesSomethingElse(segment, item)))
     return true;
   if (said.change === "done" && item.kind !== "trouble" && saysNothingWasDone(segment.text)) return true;
+  if (said.change === "done" && (owes ? knowsNotYet(segment.text) : ONLY_A_THING.test(segment.text))) return true;
   // "Monday is in order": who wants it is content with what was promised.
   if (!owes && agrees(segment.text)) return true;
   return said.change === "reminded" && asksSomethingElse(segment, item);
