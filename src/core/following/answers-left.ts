@@ -122,7 +122,8 @@ export function answerQuestions({ context, owed, slips, changes, consumed, note 
       note(item, done, number);
     }
   }
-  if (context.segments.some(({ text }) => knowsNotYet(text))) return;
+  // "How many we need I can't say yet": then nothing else answers that question by its place.
+  const isOpenYet = context.segments.some(({ text }) => knowsNotYet(text));
   // What begins with something else that was asked is said of that.
   const isOfAnother = ({ text }: Segment) => {
     const head = tellingWords(text.split(/\s+/).slice(0, WORDS_OF_HEAD).join(" "));
@@ -130,6 +131,7 @@ export function answerQuestions({ context, owed, slips, changes, consumed, note 
   };
   const free = statements.filter(
     (segment) =>
+      !isOpenYet &&
       !consumed.has(segment) &&
       !isInterjection(segment.text) &&
       !isOfAnother(segment) &&

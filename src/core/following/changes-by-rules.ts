@@ -179,9 +179,7 @@ export function changesByRules(
         // Whoever reports trouble may also be the one who asks again.
         if (item.asker === writer && askerTurn(segment.text, isNamed)) continue;
         const said = saidByOwner({ ...context, partly }, segment, item, isNamed);
-        // "It drops by 40p, but I have to ask the farm": what is not named again is answered already.
-        const isAnswered = said?.isPlain && said.change === "promised" && !isNamed && changes.has(item.id);
-        if (said && !isAnswered) note(item, said, segment);
+        if (said) note(item, said, segment);
         if (said?.change === "passed" && said.owner !== null && isNamed) handed = { item, segment };
       }
     let asked = items.filter((item) => wanted.includes(item));
@@ -226,7 +224,7 @@ function lastRaised(left: readonly OpenItem[]): OpenItem | null {
 
 /** Whatever was asked besides. */
 const EVERYTHING_ELSE =
-  /^(?:and )?(?:everything else|all else|the other (?:things|points|questions))\b(?=.*\b(?:follow\w*|will|comes?|soon|later|tomorrow|tonight|today|\w+day|next)\b|.*['’]ll\b)/i;
+  /^(?!.*(?:\b(?:not|cannot|never|no longer)\b|n['’]t\b))(?:and )?(?:everything else|all else|the other (?:things|points|questions))\b(?=.*\b(?:follow\w*|will|comes?|soon|later|tomorrow|tonight|today|\w+day|next)\b|.*['’]ll\b)/i;
 
 /** Words of a segment that only names a day. */
 const FEW_WORDS = 9;

@@ -14,7 +14,7 @@ const NEVER: Readonly<Record<SlipKind, ReadonlySet<ChangeKind>>> = {
 
 /**
  * Whether such a thing can become so: a question is answered or not, but not put off; trouble that somebody cannot cure is
- * trouble still.
+ * trouble still. What is said in a turn that leaves no doubt ("there is nothing we can do") counts all the same.
  */
 export function canBecome(kind: SlipKind, change: ChangeKind): boolean {
   return !NEVER[kind].has(change);

@@ -47,7 +47,7 @@ export interface PassedTo {
 
 /** "Nora will let you know", "Nora is responsible" */
 const PLAINLY_TAKES =
-  /^(?:(?: (?:from|in|at) (?:the |our )?\w+)? (?:will|can|could|is going to|would be able to) (?:\w+ )?(?:tell|let you|give you|write|call|ring|answer|get back|get in touch|come back|contact|help|deal|take care|look after|see to|send|bring|deliver|let you have)\b|['’]ll (?:tell|let you|give you|write|call|ring|answer|get back|get in touch|come back|contact|help|deal|take care|look after|see to|send|bring|deliver|let you have)\b| (?:is (?:responsible|in charge|dealing|taking care|looking after)|looks after|deals with|takes care|handles|has taken (?:it |this )?over)\b)/i;
+  /^(?: (?:from|in|at) (?:the |our )?\w+)?(?:(?: (?:will|can|could|is going to|would be able to)|['’]ll) (?:\w+ )?(?:tell|let you|give you|write|call|ring|answer|get back|get in touch|come back|contact|help|deal|take care|look after|see to|send|bring|deliver)\b| (?:is (?:responsible|in charge|dealing|taking care|looking after)|looks after|deals with|takes care|handles|has taken (?:it |this )?over)\b)/i;
 /** "Please ask Nora", "I've passed it to Nora" */
 const PLAINLY_GIVEN =
   /\b(?:ask|contact|turn to|speak to|write to|talk to|up to|(?:passed|handed|given|forwarded|gave|reported) (?:it|this|that|them|your \w+)(?: on| over)? to|arrange (?:it|that|this) with)\s+$/i;

@@ -16,7 +16,7 @@ export interface Handed {
 export const SHE_WILL = /^(?:and )?(?:he|she)(?:['’]ll| will)\b/i;
 
 /** What is open of the two sides of a letter, and what was changed in it so far. */
-interface Sofar {
+interface SoFar {
   readonly owed: readonly OpenItem[];
   readonly wanted: readonly OpenItem[];
   readonly changes: ReadonlyMap<string, unknown>;
@@ -27,7 +27,7 @@ interface Sofar {
 export function saidAtOnce(
   context: FollowContext,
   segment: Segment,
-  { owed, wanted, changes, handed }: Sofar,
+  { owed, wanted, changes, handed }: SoFar,
 ): { readonly item: OpenItem; readonly said: Said } | null {
   const { text } = segment;
   // "Oda does the vellum, she will write to you."

@@ -39,6 +39,7 @@ const surely = (share: number | undefined) => Math.log((share ?? 0) + LEAST);
  * fitted to labelled conversations.
  */
 export function told(item: OpenItem, ruled: Ruled | null, weighed: Weighed): ChangeKind {
+  // A turn that leaves no doubt is not held against the weighed words, which know most of them less well.
   if (ruled?.said.isPlain) return ruled.said.change;
   const atRules = ruled ? weighed.sharesBy(ruled.segment) : [];
   const isElsewhere = ruled !== null && !weighed.segments.includes(ruled.segment);
