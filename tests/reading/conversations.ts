@@ -61,7 +61,21 @@ export const CONVERSATION_SETS = [
   "conversations-aa",
   "conversations-bb",
 ] as const;
-export type ConversationSet = (typeof CONVERSATION_SETS)[number];
+
+/**
+ * Conversations as offices write them, plain and short. Nothing is learnt from them: what they brought to each other they took from
+ * the rest. The mistakes of the first four were looked at; for the last two nothing is mended.
+ */
+export const PLAIN_CONVERSATIONS = [
+  "conversations-dd",
+  "conversations-ff",
+  "conversations-gg",
+  "conversations-hh",
+  "conversations-ee",
+  "conversations-ii",
+] as const;
+export type PlainConversations = (typeof PLAIN_CONVERSATIONS)[number];
+export type ConversationSet = (typeof CONVERSATION_SETS)[number] | PlainConversations;
 
 /** Sets from which nothing is learnt: what is measured on them is what strangers' conversations are likely to come to. */
 export const UNLEARNT_CONVERSATIONS: readonly ConversationSet[] = [

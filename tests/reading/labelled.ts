@@ -88,6 +88,12 @@ export const LETTER_SETS = [
 ] as const;
 export type LetterSet = (typeof LETTER_SETS)[number];
 
+/**
+ * Plain letters with several items each: lists, minutes, forwarded ones. Nothing is learnt from them; the mistakes of the first were
+ * looked at, for the second nothing is mended.
+ */
+export type PlainSet = "kk" | "ll";
+
 /** The sets from which nothing is learnt, and for which nothing is mended: they say what strangers' letters can expect. */
 export const UNLEARNT_SETS: readonly LetterSet[] = ["o", "p", "bb"];
 
@@ -116,7 +122,7 @@ export async function letterOf(head: string, text: string, people = PEOPLE): Pro
 }
 
 /** The labelled letters of a set, in its order. */
-export async function labelledLetters(set: LetterSet): Promise<LabelledLetter[]> {
+export async function labelledLetters(set: LetterSet | PlainSet): Promise<LabelledLetter[]> {
   const [, ...pieces] = fs.readFileSync(path.join(folder, `${set}.txt`), "utf8").split("=====\n");
   // Some sets are letters of a house of their own, with people of its own.
   const own = `people-${set}.json`;

@@ -27,6 +27,7 @@ const item = (quote: string, kind: OpenItem["kind"] = "ask", letter = 0): OpenIt
   raised: letter,
   place: 1,
   words: tellingWords(quote),
+  each: [],
   proposes: null,
   isPromised: false,
   isOver: false,
@@ -94,6 +95,7 @@ const task = (title: string, more: Partial<OpenTask> = {}): OpenTask => ({
   owner: HUGH.address,
   asker: WIL.address,
   due: "2026-11-05",
+  askedAt: Date.UTC(2026, 10, 2, 9),
   isOver: false,
   ...more,
 });

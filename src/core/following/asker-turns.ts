@@ -134,6 +134,10 @@ const AGAIN: Turn = {
       "<we> (?:have<not>|['’]ve not|never) (?:yet )?(?:had|heard|received|got) (?:an?(?:y)? |anything |any )?(?:answer|reply|back|anything|word|from you)<rest>",
     ),
     whole("<we>(?:['’]m| am|['’]re| are) still (?:waiting|without|missing|sitting|standing|short)<rest>"),
+    whole("<we are> (?:only |just |now |also |still )*(?:missing|lacking|short of|without)<rest>"),
+    wholeOf(
+      "(?:<it>|[^,;:?]{1,40}) (?:was|were|is|are)<not> (?:on|in|with|among|there|here|included|enclosed|attached|part of)\\b<rest>",
+    ),
     whole("(?:may i|let me|this is to|i (?:must|have to|want to|wanted to)) remind you<rest>"),
     whole("please (?:see|attend) to <it>"),
     wholeOf("(?:only|just) <it>(?:<is>) (?:still )?(?:left|missing|open|outstanding)"),
@@ -142,6 +146,11 @@ const AGAIN: Turn = {
       "(?:nobody|no one) (?:has |have )?(?:been|come|came|looked|called|rung|rang|turned|answered|touched|done)<rest>",
     ),
     whole("you have<not> (?:yet )?(?:answered|replied|told|written|come back|sent|brought|got back|let)<rest>"),
+    whole(
+      "(?:so far|until now|up to now),? <we>(?:['’]ve| have)?(?: had| received| seen| heard| got)? (?:no|nothing|not)\\b<rest>",
+    ),
+    whole("(?:<we have>|<we>) (?:had|received|seen|got) no [^,;:?]+ (?:so far|yet|until now|up to now)"),
+    whole("(?:and |but )?still (?:no|nothing|not|nobody)\\b<rest>"),
     whole("<we> (?:still )?need (?:an|your) (?:answer|reply|decision)<rest>"),
     whole("<we> (?:already )?(?:asked|wrote|mailed|e-?mailed)(?: to)? you (?:for|about|on|last|because)<rest>"),
     whole(
@@ -173,6 +182,9 @@ const HAS_COME: Turn = {
     ),
     whole(
       "(?:it|they|that|everything)(?: has| have|['’]s|['’]ve)(?: all| now| just| safely)* (?:arrived|come|reached us|been (?:delivered|picked up|collected|repaired|fixed|settled|solved|sorted out))<rest>",
+    ),
+    wholeOf(
+      "(?!.*(?:\\b(?:not|never|nothing|nobody)\\b|n['’]t))[^,;:?]{1,40}? (?:safely |just |all )?(?:received|arrived)(?: (?:safely|today|this morning|yesterday))?",
     ),
     whole("(?:it|they|that|everything) (?:was|were) (?:picked up|delivered|collected|repaired|fixed)<rest>"),
   ],

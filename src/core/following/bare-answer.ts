@@ -4,7 +4,7 @@ import type { OpenItem } from "./item";
 
 /** Words that answer without naming what they answer. */
 export const BARE_ANSWER =
-  /^(?:yes|yep|yeah|no|nope|ok|okay|sure|agreed|correct|right|exactly|fine|will do|with (?:the )?(?:great(?:est)? |much )?pleasure|of course|certainly|attached|enclosed|voil[àa]|here|there (?:it|they|you) (?:is|are|go)|guilty|putting (?:it|them)|done|on it|got (?:it|them)|sadly not|afraid not|you['’]ll|you will|it['’]ll|it will|they['’]ll|they will|i['’]ll|i will|we['’]ll|we will|both|neither|me|mine|not yet|consider|count (?:me|us) in)\b/i;
+  /^(?:yes|yep|yeah|no|nope|ok|okay|sure|agreed|correct|right|exactly|fine|will do|with (?:the )?(?:great(?:est)? |much )?pleasure|of course|certainly|attached|enclosed|voil[àa]|here|there (?:it|they|you) (?:is|are|go)|guilty|putting (?:it|them)|done|on it|got (?:it|them)|sadly not|afraid not|you['’]ll|you will|it['’]ll|it will|they['’]ll|they will|i['’]ll|i will|we['’]ll|we will|both|neither|me|mine|not yet|consider|count (?:me|us) in|(?:i|we)(?:['’]d| would) be (?:very |more than )?(?:happy|glad|delighted|pleased) to(?=[.!]*$))\b/i;
 
 const COURTESY =
   "(?:(?:many|big|warm) )?(?:thanks|thank you|ta|cheers|noted|understood|great|perfect|lovely|wonderful|brilliant|super|excellent|good|legend|fine|got it|see you(?: then| there| on \\w+)?|that works|much appreciated|much obliged(?: to you)?|all clear)\\b";
@@ -117,4 +117,4 @@ export function agrees(text: string): boolean {
   return AGREES.test(text) || !/[\p{L}\d]/u.test(text);
 }
 const AGREES =
-  /^(?:(?:yes|yep|yeah|ok|okay|sure|fine|agreed|of course|certainly|gladly|no problem|by all means)\b|(?:that|it|this|(?:the )?\d{1,2}(?:st|nd|rd|th)?|tomorrow|today|tonight|noon|mon|tues?|wed(?:nes)?|thur?s?|fri|satur|sun)(?:day)?\b.{0,30}\b(?:fine|ok|okay|good|great|perfect|works|suits|acceptable|granted|in order|all right|will do)\b)/i;
+  /^(?:(?:yes|yep|yeah|ok|okay|sure|fine|agreed|of course|certainly|gladly|no problem|by all means)\b|(?:that|it|this|(?:the )?\d{1,2}(?:st|nd|rd|th)?|tomorrow|today|tonight|noon|mon|tues?|wed(?:nes)?|thur?s?|fri|satur|sun)(?:day)?\b.{0,30}\b(?:fine|ok|okay|good|great|perfect|works|suits|acceptable|granted|in order|all right|will do|no problem)\b)/i;

@@ -18,7 +18,9 @@ import {
 } from "./bare-answer";
 import type { FollowContext } from "./context";
 import { ASKER_CUES } from "./cues";
-import { addDays, addsSomething, isStillToCome, turnedTo } from "./goes-on";
+import { cureOf } from "./cure";
+import { addDays, addsSomething, isRestLeft, isStillToCome, turnedTo } from "./goes-on";
+import { allHandedTo } from "./handed-whole";
 import type { OpenItem } from "./item";
 import { ownerTurn } from "./owner-turns";
 import { isHandedOn, isSentElsewhere, passedTo } from "./passed-to";
@@ -44,6 +46,14 @@ export interface ChangesRuled {
   readonly changes: ReadonlyMap<string, Ruled>;
   readonly understood: readonly { readonly start: number; readonly end: number; readonly item: string }[];
 }
+
+const HANDED_TO: Omit<Said, "owner"> = {
+  change: "passed",
+  due: null,
+  isNamed: true,
+  isPlain: true,
+  reason: "the letter is handed on",
+};
 
 /** "…, so the driver comes tomorrow": what follows from an excuse is said of the thing that was asked. */
 function isConsequence({ letter }: FollowContext, segment: Segment): boolean {
@@ -81,6 +91,12 @@ export function changesByRules(
     }
     if (isThanksOnly(segment.text) || [INTRODUCES, KNOWS_NOTHING].some((pattern) => pattern.test(segment.text))) {
       consumed.add(segment);
+      continue;
+    }
+    const taker = allHandedTo(context.letter, segment.text);
+    const given = taker ? owed.filter(({ kind, asker }) => kind !== "trouble" && asker !== taker) : [];
+    if (given.length > 0) {
+      for (const item of given) note(item, { ...HANDED_TO, owner: taker }, segment);
       continue;
     }
     const { items, isNamed } = topics.of(segment);
@@ -140,6 +156,15 @@ export function changesByRules(
     const restDue = rest ? dueIn(context, segment.text) : null;
     if (rest && restDue) {
       note(rest, { change: "part", due: restDue, owner: null, isNamed: true, reason: "a part of it" }, segment);
+      continue;
+    }
+    const justDone = isRestLeft(segment.text) ? lastDone(owed, changes, segment) : null;
+    if (justDone) {
+      note(
+        justDone,
+        { change: "part", due: dueIn(context, segment.text), owner: null, isNamed: true, reason: "a part of it" },
+        segment,
+      );
       continue;
     }
     // "Flat tyre at Bexley, tomorrow at seven without fail.": a day for the only thing that is left.
@@ -222,6 +247,15 @@ function lastRaised(left: readonly OpenItem[]): OpenItem | null {
   return last.length === 1 ? last[0]! : null;
 }
 
+/** What was told right before a segment to be done, by whoever owes it. */
+function lastDone(owed: readonly OpenItem[], changes: ReadonlyMap<string, Ruled>, { block }: Segment): OpenItem | null {
+  const done = owed.findLast((item) => {
+    const change = changes.get(item.id);
+    return change?.said.change === "done" && change.segment.block === block;
+  });
+  return done && done.kind !== "question" ? done : null;
+}
+
 /** Whatever was asked besides. */
 const EVERYTHING_ELSE =
   /^(?!.*(?:\b(?:not|cannot|never|no longer)\b|n['’]t\b))(?:and )?(?:everything else|all else|the other (?:things|points|questions))\b(?=.*\b(?:follow\w*|will|comes?|soon|later|tomorrow|tonight|today|\w+day|next)\b|.*['’]ll\b)/i;
@@ -236,21 +270,4 @@ const IS_FITTED =
 /** "Nothing has reached us so far", "please cancel the slot": said by whoever wants it, of the only thing there is. */
 function isTakenBack(text: string): boolean {
   return ASKER_CUES.some((cue) => (cue.change === "called off" || cue.change === "reminded") && cue.pattern.test(text));
-}
-
-const CURES =
-  /(?:^|\bplease |\bkindly |\byou |\bto )(?:look|have a look|take a look|check|search|find out|see (?:whether|if|to)|replace|repair|fix|mend|exchange|swap|credit|refund|put (?:it|that|this|them) right|sort (?:it|that|this|them) out|send|bring|deliver|collect)\b|\bneed (?:a |an |the |some )?(?:new|fresh|another|replacement|spare)\b/i;
-
-/** The ask that wants a trouble cured, right behind it: what is promised or done about the trouble is said of that. */
-function cureOf(item: OpenItem, owed: readonly OpenItem[]): OpenItem | null {
-  if (item.kind !== "trouble") return null;
-  return (
-    owed.find(
-      (one) =>
-        one.kind === "ask" &&
-        one.letter === item.letter &&
-        one.place === item.place + 1 &&
-        (CURES.test(one.quote) || /\b(?:it|them|this|that)\b/i.test(one.quote)),
-    ) ?? null
-  );
 }

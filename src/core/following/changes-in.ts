@@ -5,7 +5,7 @@ import type { FollowContext } from "./context";
 import { canBecome, type ItemChange, type OpenItem } from "./item";
 import { SHE_WILL } from "./said-at-once";
 import type { Segment } from "./segments";
-import { choose, likeliest } from "./weighing/choose";
+import { asksSomethingElse, choose, likeliest } from "./weighing/choose";
 import { LEARNT } from "./weighing/learnt";
 import { type FollowingWeights, weigh } from "./weighing/weigh";
 
@@ -71,6 +71,17 @@ export function changesIn(
   });
   const atLeast = clear.length === 0 && slips.length === 0 ? likeliest(context, weighed) : null;
   const chosen = atLeast ? [atLeast] : clear;
+  // "Please collect the certificates and send them in": whoever is asked has it from now on.
+  const askedThere = ({ start, end }: Segment, { asker }: OpenItem) =>
+    slips.find(
+      (slip) =>
+        slip.kind === "ask" &&
+        slip.start < end &&
+        start < slip.end &&
+        slip.owner &&
+        slip.owner !== context.writer &&
+        slip.owner !== asker,
+    )?.owner ?? null;
   return {
     changes: chosen
       .map(({ item, said, segment, confidence }) => ({
@@ -78,7 +89,7 @@ export function changesIn(
         change: said.change,
         due: said.due?.day ?? null,
         otherDays: said.due?.others ?? [],
-        owner: said.owner,
+        owner: said.owner ?? (said.change === "passed" ? askedThere(segment, item) : null),
         quote: context.letter.text.slice(segment.start, segment.end),
         start: segment.start,
         end: segment.end,
@@ -91,7 +102,9 @@ export function changesIn(
       ...ruled.understood.filter((one) => chosen.some(({ item, isRuled }) => isRuled && item.id === one.item)),
       ...chosen.map(({ item, segment: { start, end } }) => ({ start, end, item: item.id })),
     ],
-    likely: [...weighed.values()].flatMap(({ whether, segments }) => (whether > MAY_WELL ? segments : [])),
+    likely: [...weighed].flatMap(([item, { whether, segments }]) =>
+      whether > MAY_WELL ? segments.filter((segment) => !asksSomethingElse(segment, item)) : [],
+    ),
     plainly: new Set([...weighed].filter(([, { whether }]) => whether > PLAINLY).map(([{ id }]) => id)),
   };
 }

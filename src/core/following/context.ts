@@ -21,6 +21,10 @@ export interface FollowContext {
 const ONLY_FELT =
   /^(?:i am|i['’]m|we are|we['’]re) (?:so |very |really |truly |quite |absolutely )?(?:shocked|appalled|mortified|horrified|embarrassed|ashamed|delighted|relieved|thrilled|moved|touched)[.!]*$|^you(?:['’]ve| have)? (?:just )?made my (?:day|week|month|year)[.!]*$/i;
 
+/** "It's half past three": what the hour is, before what is said of it. */
+const ONLY_THE_HOUR =
+  /^it(?:['’]s| is) (?:now |already |almost |nearly |past |gone )?(?:half past \w+|quarter (?:to|past) \w+|\w+ o['’]clock|\d{1,2}(?:[:.]\d\d)?(?: ?[ap]\.?m\.?)?|noon|midday|midnight|(?:mon|tues|wednes|thurs|fri|satur|sun)day(?: (?:morning|noon|afternoon|evening))?)(?: now| already)?$/i;
+
 /** "J.", "H.P." or "Theo" below a letter: whoever wrote it. */
 function isSignedBy(text: string, name: string): boolean {
   const words = text.toLowerCase().match(/[\p{L}'’-]+/gu) ?? [];
@@ -46,7 +50,7 @@ export function contextOf(
     letter,
     writer: address,
     segments: segmentsOf(letter.text, letter.parts).filter(
-      ({ text }) => !isSignedBy(text, name) && !ONLY_FELT.test(text) && !isSmallTalk(text),
+      ({ text }) => !isSignedBy(text, name) && !ONLY_FELT.test(text) && !ONLY_THE_HOUR.test(text) && !isSmallTalk(text),
     ),
     sent,
     people,

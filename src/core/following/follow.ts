@@ -5,6 +5,7 @@ import type { People } from "../reading/slip";
 import { isByWordingAlone } from "../reading/weighing/sense";
 import { type ChangesFound, changesIn } from "./changes-in";
 import { contextOf, type FollowContext } from "./context";
+import { byEach, eachAsked } from "./each-of-several";
 import type { ItemChange, OpenItem } from "./item";
 import { type Opened, openedBy } from "./opened-by";
 import { reopened } from "./reopened";
@@ -85,16 +86,20 @@ export class Following {
         understood: [...found.understood, ...again],
       },
     );
-    for (const change of opened.changes) {
-      const item = this.items.find((one) => one.id === change.item)!;
+    const changes = opened.changes.map((found) => {
+      const item = this.items.find((one) => one.id === found.item)!;
+      const change = byEach(found, item, context.writer);
       if (context.sides.wants(context.writer, item)) item.raised = number;
+      if (change.change === "part" || change.change === "done")
+        item.each = item.each.filter((one) => one !== context.writer);
       applyTo(item, change);
-    }
+      return change;
+    });
     const isAnswer = open.some((item) => item.kind !== "trouble" && context.sides.owes(context.writer, item));
     const plain = opened.slips.filter((slip) => isPlain(slip, letter.text, isAnswer, found.likely));
     const opens = plain.map((slip, i) => itemOpened(slip, context, number, i + 1));
     this.items.push(...opens);
-    return { opens, changes: opened.changes };
+    return { opens, changes };
   }
 }
 
@@ -125,6 +130,11 @@ export function itemOpened(slip: Opened, context: FollowContext, number: number,
     raised: number,
     place,
     words: slip.words,
+    each: eachAsked(
+      slip,
+      quote,
+      letter.to.map(({ address }) => address),
+    ),
     proposes: slip.kind === "question" ? (dueIn(context, quote)?.day ?? null) : null,
     isPromised: slip.kind === "promise",
     isOver: false,

@@ -33,6 +33,14 @@ export function addsSomething(text: string): boolean {
   return ADDS_SOMETHING.test(text);
 }
 
+/** "The one for April I have asked them for": the rest of what is done in part. */
+export function isRestLeft(text: string): boolean {
+  return REST_LEFT.test(text) && !IS_DONE_TOO.test(text);
+}
+const REST_LEFT =
+  /^(?:and |but |only )*the (?:ones?|others?|rest|remaining|last|second|third)\b.*\b(?:(?:have|['’]ve) (?:asked|ordered|requested)|look up|have to|has to|need to|still|missing|later|follows?|will|to come|waiting|not)\b/i;
+const IS_DONE_TOO = /\b(?:too|as well|also)[.!]*$/i;
+
 /** "So its results come on 24 April": what is still to come of a thing. */
 export function isStillToCome(text: string): boolean {
   return /^(?:and |so |and so |but )*(?:(?:its|their|the other|the others|the rest)\b|(?:the |my |our )?[\w-]+(?: [\w-]+)? follows? (?:on|by|tomorrow|today|tonight|next|later|soon|separately|this)\b)/i.test(

@@ -45,6 +45,8 @@ export interface OpenItem {
   readonly place: number;
   /** Words that tell it from others. */
   readonly words: ReadonlySet<string>;
+  /** Who of several still owes it, where each was asked for their own; empty where one doing it is enough. */
+  each: readonly string[];
   /** The day that a question proposes for something else: "would Monday do?"; null where it proposes none, or where that is not known. */
   readonly proposes: Day | null;
   isPromised: boolean;

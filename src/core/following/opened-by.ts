@@ -29,6 +29,16 @@ function withoutCall(text: string): string {
 
 const POINTS_BACK = /\b(?:it|them|this|that|these|those)\b/i;
 
+/** "Can you answer this?", "please tell him" */
+const ANSWERS_IT =
+  /\b(?:answer|reply|tell|say|know|let|write|ring|call|find out|check|deal with|take|handle|look after|see to|yours|for you)\b/i;
+
+const ASKS_AGAIN = /^(?:and |so |but )?where(?:['’]s| is| are)\b|\b(?:still|again|yet)\b/i;
+
+/** "Can you take this?" */
+const TAKES_IT =
+  /\b(?:take (?:it|this|that|over)|take care of|handle|deal with|look after|see to|sort|yours|for you|over to you)\b/i;
+
 /** "Ruben will think of something": of whatever was asked. */
 const POINTS_TO_SOMETHING = /\b(?:will|['’]ll|can|to) (?:\w+ ){1,3}(?:something|it|that|them)[.!]?$/i;
 const MOST_WORDS_OF_A_POINTER = 2;
@@ -42,6 +52,30 @@ const GIVE_TIME =
 /** "Can I have until tomorrow noon?": what is told with it is why. */
 const ASKS_FOR_TIME =
   /\b(?:can|could|may|might) (?:i|we) have (?:until|till|another|one more|a (?:day|week|few)|more time)\b|\bwould \w+day (?:do|suit|be (?:all right|ok|okay|fine|soon enough|early enough))\b|\b(?:is|would) \w+day (?:be )?(?:too late|soon enough|early enough)\b/i;
+
+const CURES_IT =
+  /\b(?:corrected?|new|replac\w+|exchange|another|repair|mend|fix|put (?:it|this|that|them) right|sort (?:it|this|that|them) out)\b/i;
+
+/** "The amount is wrong. Please send us a corrected bill.": trouble of which the cure is asked is no excuse. */
+function isGroundOfAsk({ end }: FoundSlip, slips: readonly FoundSlip[], text: string): boolean {
+  return (
+    /[.!]/.test(text.slice(end - 1, end)) &&
+    slips.some(
+      (one) =>
+        one.kind === "ask" &&
+        one.start >= end &&
+        text.slice(end, one.start).trim() === "" &&
+        CURES_IT.test(text.slice(one.start, one.end)),
+    )
+  );
+}
+
+/** The words of a slip, with those of the thing that it only points at: the title of "could you look through it" names the offer. */
+function withThingMeant(words: ReadonlySet<string>, slip: FoundSlip, quote: string, text: string): ReadonlySet<string> {
+  if (!POINTS_BACK.test(quote)) return words;
+  const before = tellingWords(text.slice(0, slip.start));
+  return new Set([...words, ...[...tellingWords(slip.title)].filter((word) => before.has(word))]);
+}
 
 /** How many asks somebody owes an answer to. */
 function askedOf(writer: string, open: readonly OpenItem[], sides: Sides): number {
@@ -102,6 +136,7 @@ export function openedBy(
       if (
         slip.kind === "trouble" &&
         open.length > 0 &&
+        !isGroundOfAsk(slip, slips, letter.text) &&
         (near || asksForTime || changes.some((change) => change.change === "moved"))
       )
         continue;
@@ -138,6 +173,8 @@ export function openedBy(
       asked.find(
         (item) =>
           words.size > 0 &&
+          // Trouble is no ask: a question about it is one of its own, unless it only asks where the thing is.
+          (item.kind !== "trouble" || ASKS_AGAIN.test(quote)) &&
           likeness(words, item.words) >= SAME_ASK &&
           [...words].filter((word) => item.words.has(word)).length >= (isShort ? 1 : Math.min(2, item.words.size)),
       ) ??
@@ -154,19 +191,30 @@ export function openedBy(
         slip.owner !== writer &&
         // "Do we still need it?" hands nothing on.
         (slip.kind === "ask" || item.kind === "question") &&
+        // "Please order a new seal" is work of its own that cures the trouble; "the seal is yours" is not.
+        // "Please go over and see what it is" answers no question.
+        (item.kind !== "question" ||
+          slip.kind === "question" ||
+          ANSWERS_IT.test(quote) ||
+          likeness(words, item.words) > 0) &&
+        (item.kind !== "trouble" ||
+          TAKES_IT.test(quote) ||
+          (words.size > 0 && [...words].every((word) => item.words.has(word)))) &&
         (likeness(words, item.words) >= SAME_ASK ||
           ((words.size <= 1 ? POINTS_BACK : POINTS_TO_SOMETHING).test(quote) &&
             words.size <= MOST_WORDS_OF_A_POINTER &&
             askedOf(writer, open, sides) === 1)),
     );
     const left = open.filter((item) => sides.owes(writer, item) && !changed(item));
-    const handed = own ?? (isPassedOn(letter) ? handedWhole(slip, writer, left) : undefined);
+    // "Please order a new seal", of a letter that reports the seal and asks for an answer: the seal's cure, and not the answer.
+    const isOfTrouble = open.some((item) => item.kind === "trouble" && [...words].some((word) => item.words.has(word)));
+    const handed = own ?? (isPassedOn(letter) && !isOfTrouble ? handedWhole(slip, writer, left) : undefined);
     if (handed) {
       if (!changed(handed)) again("passed", handed, slip.owner, "handed to somebody else");
     } else if (same) {
       const isNewDay = slip.due !== null && same.due !== null && slip.due.day !== same.due;
       if (!changed(same)) again(isNewDay ? "moved" : "reminded", same, null, "asked for again");
-    } else opened.push({ ...slip, words });
+    } else opened.push({ ...slip, words: withThingMeant(words, slip, quote, letter.text) });
   }
   return { slips: opened, changes };
 }

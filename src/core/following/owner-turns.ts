@@ -28,7 +28,7 @@ const LATER: Turn = {
   name: "it takes longer",
   forms: [
     whole(
-      "<we>(?:['’]ll| will)? need (?:another|one more|a further|a few more|\\w+ more) (?:day|week|month|fortnight)s?(?! of| to)<rest>",
+      "(?:<we>|he|she|they|it)(?:['’]ll| will)? needs? (?:another|one more|a further|a few more|\\w+ more) (?:day|week|month|fortnight)s?(?! of| to)<rest>",
     ),
     whole(
       "<it>(?:<is>| will be| has been| have been) (?:\\w+ )?(?:delayed|held up|running late|behind schedule|postponed|put (?:off|back)|overdue)<rest>",
@@ -53,6 +53,9 @@ const CANNOT: Turn = {
   forms: [
     whole("<we>(?:['’]d| would) rather not"),
     whole(
+      "<we>(?:['’]d| would)? prefer (?:not )?to (?!.*\\b(?:mon|tues|wednes|thurs|fri|satur|sun)day\\b)(?!.*\\b(?:tomorrow|next|later|by|on)\\b)[^?]*",
+    ),
+    whole(
       "<it>(?:<is>|<will>| would) (?:simply |just |really |quite )?(?:not (?:be )?possible|(?:be )?impossible|out of the question|beyond (?:us|me)|out of (?:our|my) hands|confidential|secret|against the rules|sold out|discontinued)",
     ),
     whole(
@@ -62,6 +65,9 @@ const CANNOT: Turn = {
     whole("<it> <cannot> be (?:done|mended|repaired|fixed|changed|helped)(?: any ?more)?"),
     whole("<it>(?:<is>) no longer (?:made|available|sold|in stock|possible|allowed)"),
     whole("there(?:<is>| was) (?:nothing (?:more )?(?:that )?(?:i|we) can do|nothing to be done)<rest>"),
+    whole(
+      "[^,;:?]+ (?:is|are|would be) (?:much |far |a (?:bit|little) |simply )?too (?:expensive|dear|costly|risky|dangerous)(?: for (?:me|us))?",
+    ),
     whole(
       "there(?:<is>) no (?:way|chance|money|budget|room|space)(?: left)?(?: (?:for|to do) (?:it|that|this|them|any|more))?(?: this year)?",
     ),
@@ -83,6 +89,17 @@ const CANNOT: Turn = {
     ),
     whole("<we> (?:have<not>|no longer have|<do not> have) (?:got )?(?:it|one|any|them|that)(?: any ?more| left)?"),
     whole("[^,;:?]+ (?:has|have) (?:turned (?:it|this|that|us|you) down|said no|refused)"),
+  ],
+};
+
+/** "We have no spare van": of what was asked for. */
+const NO_SUCH: Turn = {
+  change: "declined",
+  name: "there is none",
+  forms: [
+    wholeOf(
+      "<we>(?: have|['’]ve got)(?: got)? no (?:more )?(?!problems?|objections?|idea|news|doubts?|complaints?|answers?|reply|word|choice|time)[^,;:?]+",
+    ),
   ],
 };
 
@@ -123,8 +140,19 @@ const SURE: Turn = {
   name: "it will be done",
   forms: [
     whole("(?:yes, )?you can (?:count|rely|depend) on (?:me|us|it)"),
+    whole(
+      "(?:yes,? )?<we>(?:['’]d| would|<will>| am| are|['’]m|['’]re)(?: be)? (?:very |more than |only too |quite )?(?:happy|glad|delighted|pleased|willing)(?: to(?: do (?:so|that|it)| help(?: out)?)?)?",
+    ),
+    wholeOf("(?:duly )?noted[,:] [^?]*"),
     whole("<it> (?:should|ought to) be (?:possible|fine|all right|ok(?:ay)?|no problem)"),
   ],
+};
+
+/** "Cold store yes, the cellar …", of work */
+const YES_TO_IT: Turn = {
+  change: "promised",
+  name: "it will be done",
+  forms: [wholeOf("[^,;:?]{2,40}(?:,? (?:yes|sure)|, (?:no problem|can do|will do))")],
 };
 
 /** "I'd have to ask the caretaker first": of a question that an answer will come, of work nothing. */
@@ -168,5 +196,7 @@ export function ownerTurn(
   )
     return NOT_THEN;
   if (SORRY_NO.test(text)) return CANNOT;
-  return turnOf([IS_THERE, LATER, CANNOT, SURE, ...atWork], said, isNamed);
+  const noSuch = item.kind === "ask" ? [NO_SUCH] : [];
+  const yes = isOfWords ? [] : [YES_TO_IT];
+  return turnOf([IS_THERE, LATER, ...yes, ...noSuch, CANNOT, SURE, ...atWork], said, isNamed);
 }

@@ -48,6 +48,8 @@ export interface PassedTo {
 /** "Nora will let you know", "Nora is responsible" */
 const PLAINLY_TAKES =
   /^(?: (?:from|in|at) (?:the |our )?\w+)?(?:(?: (?:will|can|could|is going to|would be able to)|['’]ll) (?:\w+ )?(?:tell|let you|give you|write|call|ring|answer|get back|get in touch|come back|contact|help|deal|take care|look after|see to|send|bring|deliver)\b| (?:is (?:responsible|in charge|dealing|taking care|looking after)|looks after|deals with|takes care|handles|has taken (?:it |this )?over)\b)/i;
+/** "The wine cellar is Pip's." */
+const IS_THEIRS = /^['’]s(?: (?:job|business|department|area))?[\s.!]*$/i;
 /** "Please ask Nora", "I've passed it to Nora" */
 const PLAINLY_GIVEN =
   /\b(?:ask|contact|turn to|speak to|write to|talk to|up to|(?:passed|handed|given|forwarded|gave|reported) (?:it|this|that|them|your \w+)(?: on| over)? to|arrange (?:it|that|this) with)\s+$/i;
@@ -55,6 +57,7 @@ const PLAINLY_GIVEN =
 const ASKED = /\b(?:have|['’]ve) (?:asked|told|informed)\s+$/i;
 const TO_DO_IT =
   /^\s+to (?:send|do|deal|call|write|bring|look|get|take|see|handle|answer|tell|let|arrange|order|come)\b/i;
+const ASKS_WHETHER = /^ (?:whether|if)\b/i;
 /** "I had to speak to Nora": no word of handing on. */
 const SPEAKS_TO = /\b(?:i|we)(?:['’](?:ve|ll|d))?\b.*\b(?:ask|contact|turn to|speak to|write to|talk to)\s+$/i;
 
@@ -67,9 +70,13 @@ export function passedTo(text: string, people: People, writer: string, askers: R
     ({ person }) => person.address !== writer && !askers.has(person.address),
   );
   for (const { person, at, end } of named) {
+    if (IS_THEIRS.test(text.slice(end)) && /\b(?:is|are)\s+$/i.test(text.slice(0, at)))
+      return { person, isPlain: true };
     if (PLAINLY_TAKES.test(text.slice(end))) return { person, isPlain: true };
     const before = text.slice(0, at);
     const isGiven = PLAINLY_GIVEN.test(before) && !ASKS_FIRST.test(text) && !SPEAKS_TO.test(before);
+    // "Ask Miriam whether she can take them": she is asked something else.
+    if (ASKS_WHETHER.test(text.slice(end))) continue;
     if (isGiven || (ASKED.test(before) && TO_DO_IT.test(text.slice(end)))) return { person, isPlain: true };
   }
   if (named[0] && (NOT_ME.test(text) || HAS_BEEN_ASKED.test(text) || SENT_TO_SOMEBODY.test(text)))

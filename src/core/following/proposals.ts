@@ -21,16 +21,22 @@ export function agreeToDays(context: FollowContext, open: readonly OpenItem[], c
     if (!agrees(text) || REFUSES.test(text)) continue;
     if (answer.said.change !== "done")
       changes.set(question.id, { ...answer, said: { ...answer.said, change: "done", due: null } });
-    const owed = open.filter(
-      (item) =>
-        item.kind !== "question" &&
-        item.kind !== "trouble" &&
-        item.letter < question.letter &&
-        context.sides.owes(question.asker, item) &&
-        context.sides.wants(context.writer, item) &&
-        !changes.has(item.id),
-    );
-    if (owed.length !== 1) continue;
+    const between = (owing: string, wanting: string) =>
+      open.filter(
+        (item) =>
+          item.kind !== "question" &&
+          item.kind !== "trouble" &&
+          item.letter < question.letter &&
+          context.sides.owes(owing, item) &&
+          context.sides.wants(wanting, item) &&
+          !changes.has(item.id),
+      );
+    const owed = between(question.asker, context.writer);
+    // "Could we come on Friday instead?", asked by whoever wants it, of what has a day.
+    const wanted = between(context.writer, question.asker).filter(({ due: day }) => day !== null);
+    const isInstead = /\b(?:instead|rather)\b/i.test(question.quote) && wanted.length > 0;
+    const [item, ...others] = owed.length > 0 && !isInstead ? owed : wanted;
+    if (!item || others.length > 0) continue;
     const due = { day: proposes, time: null, others: [], words: question.quote };
     const said = {
       change: "moved",
@@ -39,6 +45,6 @@ export function agreeToDays(context: FollowContext, open: readonly OpenItem[], c
       isNamed: false,
       reason: "the day that was proposed suits",
     } as const;
-    changes.set(owed[0]!.id, { said, segment: answer.segment });
+    changes.set(item.id, { said, segment: answer.segment });
   }
 }

@@ -21,6 +21,7 @@ const task = (id: string, title: string, passage: string, owner: string, kind: S
   owner,
   asker,
   due: null,
+  askedAt: 0,
   isOver: false,
 });
 const open = [

@@ -1,7 +1,11 @@
 import { tellingWords } from "../finding/telling-words";
+import { answeredShortly } from "./answered-shortly";
 import { thankedFor } from "./asker-turns";
 import { KNOWS_NOTHING } from "./bare-answer";
+import { bared } from "./bared";
 import type { FollowContext } from "./context";
+import { cureOf, isWellAgain } from "./cure";
+import { isDoneAsAsked } from "./done-as-asked";
 import type { OpenItem } from "./item";
 import { dueIn, type Said, saidByOwner, wantsWords } from "./said";
 import type { Segment } from "./segments";
@@ -21,6 +25,35 @@ interface SoFar {
   readonly wanted: readonly OpenItem[];
   readonly changes: ReadonlyMap<string, unknown>;
   readonly handed: Handed | null;
+}
+
+const surelyDone = (reason: string): Said => ({
+  change: "done",
+  due: null,
+  owner: null,
+  isNamed: true,
+  isPlain: true,
+  reason,
+});
+
+/** The trouble that words say is over: the one that they name, or the only one. */
+function curedBy(text: string, left: readonly OpenItem[]): OpenItem | null {
+  const troubles = left.filter(({ kind }) => kind === "trouble");
+  const said = [...tellingWords(text)];
+  const named = troubles.filter(({ words }) => said.some((word) => words.has(word)));
+  const [trouble, ...others] = named.length > 0 ? named : troubles;
+  if (!trouble || others.length > 0 || !isWellAgain(text, named.length > 0)) return null;
+  return cureOf(trouble, left) ?? trouble;
+}
+
+/** What tells by its form alone that something is done or answered: "No, leave it on.", "It's working again.", "I've spoken to them." */
+function doneAtOnce(text: string, left: readonly OpenItem[]): { readonly item: OpenItem; readonly said: Said } | null {
+  const question = answeredShortly(text, left);
+  if (question) return { item: question, said: surelyDone("the question is answered") };
+  const cured = curedBy(text, left);
+  if (cured) return { item: cured, said: surelyDone("it is well again") };
+  const done = left.findLast((item) => isDoneAsAsked(item, bared(text)));
+  return done ? { item: done, said: surelyDone("it has been done") } : null;
 }
 
 /** What a segment says that needs no look at what it is about; null where it is none of these. */
@@ -47,6 +80,11 @@ export function saidAtOnce(
     const reason = "thanks are given for it";
     return { item: come, said: { change: "done", due: null, owner: null, isNamed: true, reason } };
   }
+  const done = doneAtOnce(
+    text,
+    owed.filter((item) => !changes.has(item.id)),
+  );
+  if (done) return done;
   if (!KNOWS_NOTHING.test(text)) return null;
   // "Sorry, no idea.": whoever was asked alone has no answer.
   const [asked, ...others] = owed.filter(

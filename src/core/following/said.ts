@@ -1,6 +1,7 @@
 import { dueOf } from "../reading/due";
 import type { DueFound } from "../reading/slip";
 import { findDates } from "../time/dates-in-words";
+import { dayOf } from "../time/moment";
 import { askerTurn } from "./asker-turns";
 import type { FollowContext } from "./context";
 import { ASKER_CUES, type Cue, OWNER_CUES } from "./cues";
@@ -15,6 +16,8 @@ import type { Turn } from "./turns";
 
 /** Whether a text counts fewer than were asked for. */
 function isFewer(text: string, quote: string): boolean {
+  // "One is booked", of two.
+  if (/^(?:only )?one (?:is|has|was)\b/i.test(text) && (numberIn(quote) ?? 0) > 1) return true;
   const asked = numberIn(quote);
   const said = numberIn(text);
   return asked !== null && said !== null && said > 1 && said < asked && !/\bmissing\b/i.test(quote);
@@ -55,14 +58,14 @@ export function mainClause(text: string): string {
 
 /** "The size of your stand by Thursday", "please send me your head count": what can be said in a line. */
 const WANTS_A_FIGURE =
-  /^(?:(?:and|also|please|kindly|could you|can you|would you|(?:i|we) (?:still |also )?need)[\s,]+)*(?:(?:send|give|let|tell|mail|write)(?: (?:me|us)(?: have)?)? )?(?:the|your|its|their) (?:exact |final |rough )?(?:size|dimensions|measurements|head ?count|weight|phone number|order number|postcode|number of)\b/i;
+  /^(?:(?:and|also|please|kindly|could you|can you|would you|(?:i|we) (?:still |also )?need)[\s,]+)*(?:(?:send|give|let|tell|mail|write)(?: (?:me|us)(?: have)?)? )?(?:the|your|its|their) (?:exact |final |rough |guest )?(?:sizes?|dimensions|measurements|head ?counts?|weights?|quantit(?:y|ies)|colou?rs?|phone numbers?|order numbers?|postcode|numbers?(?: of|$| (?:for|by)\b))/i;
 
 /** An ask that wants words and not work: it is answered, as a question is. */
 export function wantsWords(item: OpenItem): boolean {
   return (
     item.kind === "question" ||
     WANTS_A_FIGURE.test(item.quote) ||
-    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\b(?:recommend|suggest) (?:me |us )?(?:an?|some|any)(?:body|one)?\b|\bfind out (?:whether|if|who|what|when|where|how|which)\b|\b(?:if|could|can|would|will) you (?:could |can |would |please |kindly )*(?:let (?:me|us) know|tell (?:me|us)|confirm)\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b/i.test(
+    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell (?:me|us)|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\b(?:recommend|suggest) (?:me |us )?(?:an?|some|any)(?:body|one)?\b|\bask\b[^?]{0,40}?\b(?:whether|if|what|when|where|how (?:many|much|long))\b|\bfind out (?:whether|if|who|what|when|where|how|which)\b|\b(?:if|could|can|would|will) you (?:could |can |would |please |kindly )*(?:let (?:me|us) know|tell (?:me|us)|confirm)\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b/i.test(
       item.quote,
     )
   );
@@ -88,8 +91,14 @@ const isDone = OWNER_CUES.find((cue) => cue.change === "done")!.pattern;
 export const WILL_ANSWER =
   /\b(?:tell|let you know|write|ask|find out|come back|get back|check|answer|report|ring|call|look (?:it|that) up|have a word)\b/i;
 
+/** The day that an answer names for something still to come: "replaced on the 17th" of a letter of the 20th names none. */
 export function dueIn(context: FollowContext, text: string): DueFound | null {
-  return dueOf("promise", text, findDates(text, context.sent, context.settings.calendar, context.settings.figures));
+  const due = dueOf(
+    "promise",
+    text,
+    findDates(text, context.sent, context.settings.calendar, context.settings.figures),
+  );
+  return due && due.day < dayOf(context.sent) ? null : due;
 }
 
 /** The day that a text names for an item, be it only by how much earlier or later. */
@@ -123,6 +132,15 @@ const NOT_YET =
 /** Whether words say that there is no answer so far: "How many we need I can't say yet." */
 export function knowsNotYet(text: string): boolean {
   return NOT_YET.test(text);
+}
+
+const WILL_LOOK =
+  /\b(?:i|we)(?:['’]ll| will| shall) (?:\w+ )?(send|work (?:it |that |the \w+ )?out|find out|check|calculate|prepare|think|discuss|look|see|clarify|consult|talk|speak|put (?:it |that |something )?together|count|measure)\b/i;
+
+/** "I'll work out the price and send it": an answer is to come; "I'll send it on Friday" answers when it will be sent. */
+function willLookIntoIt(text: string, item: OpenItem): boolean {
+  const verb = WILL_LOOK.exec(text)?.[1]?.split(" ")[0];
+  return verb !== undefined && !/^who\b/i.test(item.quote) && !item.quote.toLowerCase().includes(verb.toLowerCase());
 }
 
 /** "You'll hear from me tomorrow": an answer is promised, and nothing of what was asked. */
@@ -180,6 +198,9 @@ function handedOver(
   return isSheWill && isOwn ? { ...passed, owner: null } : null;
 }
 
+const MINE =
+  /^(?:mine|my (?:own|\w+))(?:['’]s| is| are| has| have| (?:was|were|went))\b(?!.*\b(?:not|will|follows?|tomorrow|later)\b)|^(?:attached|enclosed|here)(?: is| are|['’]s)? (?:mine|my)\b/i;
+
 /** What the side that owes an item says of it. */
 export function saidByOwner(
   context: FollowContext & { partly: ReadonlySet<string> },
@@ -190,6 +211,16 @@ export function saidByOwner(
   const { text } = segment;
   if (/\?$/.test(text)) return null;
   const due = dueFor(context, text, item);
+  // "Mine are attached", of what several people were asked for.
+  if (item.kind === "ask" && item.owner === null && MINE.test(text))
+    return {
+      change: "part",
+      due: null,
+      owner: null,
+      isNamed: true,
+      isPlain: true,
+      reason: "one of several has done it",
+    };
   const handed = handedOver(context, text, item, isNamed, due);
   if (handed) return handed;
   if (promisesOnlyWord(text, item) || (wantsWords(item) && knowsNotYet(text))) return null;
@@ -217,12 +248,16 @@ export function saidByOwner(
   }
   const done: Said = { change: "done", due: null, owner: null, isNamed, reason: "it is answered" };
   if (wantsWords(item)) {
+    if (cue?.change === "promised" && willLookIntoIt(text, item)) return promised("an answer is promised");
     if (
       (cue?.change === "promised" || cue?.change === "done") &&
       WILL_ANSWER.test(text) &&
       /\b(?:will|['’]ll|shall|let me)\b/i.test(text)
     )
       return promised("an answer is promised");
+    // "The menus I can only tell you on Monday."
+    if (item.kind === "ask" && cue?.change === "moved" && due && /\bonly\b|\bnot before\b|\buntil\b/i.test(text))
+      return { change: "moved", due, owner: null, isNamed, reason: cue.name };
     if (item.kind === "question" && cue?.change === "declined") return isNamed ? done : null;
     // "As for the colour" only says what the next words are about.
     return cue ? done : isNamed && !HEADING.test(text) ? { ...done, isGuessed: true } : null;
@@ -233,6 +268,9 @@ export function saidByOwner(
   if ((cue?.change === "moved" || cue?.change === "promised") && IS_THE_REST.test(text) && context.partly.has(item.id))
     return { change: "part", due, owner: null, isNamed, reason: "a part of it" };
   if (cue?.change === "moved") {
+    // "I could only get 30 kilos", of forty.
+    if (due === null && isNamed && isFewer(text, item.quote))
+      return { change: "part", due: null, owner: null, isNamed, reason: "fewer than were asked for" };
     if (due === null && !isNamed) return null;
     const isInTime = due !== null && !isLater && item.due !== null && !item.isPromised;
     return isInTime ? promised(cue.name) : { change: "moved", due, owner: null, isNamed, reason: cue.name };

@@ -16,7 +16,7 @@ export interface Segment {
 
 /** Places where one sentence turns from one thing to another. */
 const TURN =
-  /;\s+|,\s+(?!(?:i|we)(?:['’]ve| have) (?:asked|sent|told|given|passed|forwarded|informed)\s+(?:her|him|them)\b)(?=(?:he|she|they|it|we|i|you)(?:['’]\w+)?\s+\S+)|,\s+(?=(?:and|but|so|while|though|whereas|the|as to|as for|then)\s+\S+\s+\S+)|\s+(?=(?:and|but) (?:the|your|our|so|we|i|you|he|she|it|they)\s+\S+)|\s[–—-]\s+/gi;
+  /;\s+|,\s+(?!(?:i|we)(?:['’]ve| have) (?:asked|sent|told|given|passed|forwarded|informed)\s+(?:her|him|them)\b)(?=(?:he|she|they|it|we|i|you)(?:['’]\w+)?\s+\S+)|,\s+(?=(?:and|but|so|while|though|whereas|the|as to|as for|then)\s+\S+\s+\S+)|\s+(?=(?:and|but) (?:the|your|our|so|we|i|you|he|she|it|they|nobody|no one|nothing|there|still)\s+\S+)|\s[–—-]\s+/gi;
 
 /** "Bibs, I regret, we do not carry": what is put in between commas says nothing of its own. */
 const PUT_IN =

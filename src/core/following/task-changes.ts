@@ -25,11 +25,24 @@ export interface OpenTask {
   /** Who wants it: the writer of its letter; of a promise whoever it was given to. */
   readonly asker: string;
   readonly due: Day | null;
+  /** When its letter was sent, or it was made by hand; milliseconds since 1970. */
+  readonly askedAt: number;
   /** Whether it is done or called off: only what plainly opens it again is said of it. */
   readonly isOver: boolean;
 }
 
-function asItem(task: OpenTask, i: number): OpenItem {
+/** The tasks as items, each in its place in the letter that asked for it, and the letters counted in the order in which they came. */
+function asItems(tasks: readonly OpenTask[]): OpenItem[] {
+  const moments = [...new Set(tasks.map(({ askedAt }) => askedAt))].sort((a, b) => a - b);
+  const places = moments.map(() => 0);
+  return tasks.map((task) => {
+    const letter = moments.indexOf(task.askedAt);
+    places[letter]! += 1;
+    return asItem(task, letter, places[letter]!);
+  });
+}
+
+function asItem(task: OpenTask, letter: number, place: number): OpenItem {
   const quote = task.passage ?? task.title;
   return {
     id: task.id,
@@ -41,10 +54,11 @@ function asItem(task: OpenTask, i: number): OpenItem {
     asker: task.asker,
     due: task.due,
     otherDays: [],
-    letter: 0,
-    raised: 0,
-    place: i + 1,
+    letter,
+    raised: letter,
+    place,
     words: tellingWords(`${quote} ${task.title}`),
+    each: [],
     proposes: null,
     isPromised: task.kind === "promise",
     isOver: task.isOver,
@@ -85,7 +99,7 @@ export function changesOfTasks(
 ): (FoundSlip | FoundChange)[] {
   const context = tasks.length > 0 ? contextOf(letter, people, sent, settings) : null;
   if (!context) return [...slips];
-  const items = tasks.map(asItem);
+  const items = asItems(tasks);
   const [open, over] = [items.filter(({ isOver }) => !isOver), items.filter(({ isOver }) => isOver)];
   const found = changesIn(context, open, slips);
   const again = reopened(context, open, over, slips, found, LEARNT).filter(({ change }) => opensAgain(change));

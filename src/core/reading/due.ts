@@ -63,6 +63,9 @@ const VALID =
 const LENT =
   /\b(?:can|may|could) (?:have|keep|borrow|use|hold on to|hang on to) (?:\S+ ){1,4}(?:until|till|to|through)\s+(?:the )?$/i;
 
+/** "It takes half a day", "for half a day": how long. */
+const LASTING = /^(?:for )?(?:about )?half an? (?:day|hour|week|month|year)\b/i;
+
 /** What is done again and again is due on no day: "a reading every morning". */
 export function isRecurring(text: string): boolean {
   return /\b(?:every|each) (?:single |other |working |second |third )?(?:day|morning|evening|night|week|fortnight|month|quarter|year|mon|tues|wednes|thurs|fri|satur|sun)/i.test(
@@ -101,6 +104,7 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
       )
     )
       return false;
+    if (LASTING.test(date.words)) return false;
     // "Could you swap your Sunday with mine?": whose day it is.
     if (/day$/i.test(date.words) && /\b(?:your|my|his|her|our|their)\s+$/i.test(lead)) return false;
     if (IT_IS.test(lead) && /^(?: (?:morning|afternoon|evening))?(?:,| and| but|$)/i.test(text.slice(date.end)))

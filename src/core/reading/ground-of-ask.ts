@@ -11,9 +11,13 @@ const ANOTHER_WANTS =
 const WRITER_LACKS =
   /^(?:(?:and|but|now|so)[, ]+)?(?:i|we)(?:['’]?ve| have|['’]?d| had)? (?:(?:still|yet|only) )?(?:not|never|haven['’]?t) (?:yet )?(?:had|seen|received|got|heard|found) (?<thing>(?:the|an?|your|any|our) .+?)(?= (?:by|before|until|for|on|in|within|at|from|yet|so|and)\b|[.,;!]|$)/iu;
 
+/** "For the insurance we need copies of the licences": what the writer needs, with what it is for. */
+const WRITER_NEEDS =
+  /^(?:(?:and|but|now|so)[, ]+)?(?:for [^,.;]{3,50}?,? )?(?:i|we)(?: also| now| still)? (?:need|require) (?<thing>.+?)(?= (?:by|before|until|on|in|within|at|from|yet|so)\b|[.,;!]|$)/iu;
+
 /** "Could somebody send them to him?": something is to be done with it, in words that point back. */
 const ASKED_OF_IT =
-  /^(?:(?:so|and|then)[, ]+)?(?:(?:could|can|would|will) (?:you|someone|somebody|anyone|one of you|[\p{L}'’-]+)|please|kindly)\b[^?]*?\b(?:send|get|bring|give|pass|forward|provide|obtain|order|supply|take|deliver|e-?mail|post|fetch|print|make|prepare|find|organi[sz]e|arrange(?: for)?|see to|have|show|hand|copy|scan|upload|issue|draw up|write|buy|book|hire|lend) (?:[\p{L}]+ )?(?:it|them|one)\b(?! (?:of|more|else)\b)/iu;
+  /^(?:(?:so|and|then)[, ]+)?(?:(?:could|can|would|will) (?:you|someone|somebody|anyone|one of you|[\p{L}'’-]+)|please|kindly)\b[^?]*?\b(?:send|get|bring|give|pass|forward|provide|obtain|order|supply|take|deliver|e-?mail|post|fetch|print|make|prepare|find|organi[sz]e|arrange(?: for)?|see to|have|show|hand|copy|scan|upload|issue|draw up|write|buy|book|hire|lend|mail) (?:[\p{L}]+ )?(?:it|them|one)\b(?! (?:of|more|else)\b)/iu;
 
 const POINTS_BACK = /\b(?:it|them|one)\b(?! (?:of|more|else)\b)/i;
 
@@ -36,9 +40,15 @@ function asOne(wanted: FoundSlip, asked: FoundSlip, thing: string): FoundSlip {
   };
 }
 
-function thingWanted(text: string): string | undefined {
-  return (ANOTHER_WANTS.exec(text) ?? WRITER_LACKS.exec(text))?.groups?.thing;
+/** What is wanted by words that stand before an ask; `isMore` where that asks for it besides: "could you also send them". */
+function thingWanted(text: string, isMore: boolean): string | undefined {
+  return (ANOTHER_WANTS.exec(text) ?? WRITER_LACKS.exec(text) ?? (isMore ? null : WRITER_NEEDS.exec(text)))?.groups
+    ?.thing;
 }
+
+/** "For the party we need a bus, do you hire those out?" */
+const ASKED_ABOUT_IT =
+  /^(?:so |and )?(?:do|can|could|would|will|have|are) you\b[^?]*\b(?:those|them|it|one|ones|any)\b[^?]*\?$/i;
 
 /** Puts together what somebody else wants, or the writer lacks, and who is to see to it, right behind in its paragraph: it is asked once. */
 export function withGrounds(slips: readonly FoundSlip[], clauses: readonly Clause[]): FoundSlip[] {
@@ -46,8 +56,11 @@ export function withGrounds(slips: readonly FoundSlip[], clauses: readonly Claus
   for (const slip of slips) {
     const pair = withClauseBefore(slip, clauses);
     const last = all.at(-1);
+    const isAsked = slip.kind === "ask" ? ASKED_OF_IT : slip.kind === "question" ? ASKED_ABOUT_IT : null;
     const thing =
-      pair && slip.kind === "ask" && ASKED_OF_IT.test(pair.clause.text) ? thingWanted(pair.before.text) : undefined;
+      pair && isAsked?.test(pair.clause.text)
+        ? thingWanted(pair.before.text, /\balso\b/i.test(pair.clause.text))
+        : undefined;
     if (!thing) all.push(slip);
     else if (last?.start !== pair?.before.start) all.push({ ...slip, title: titleWith(slip.title, thing) });
     else if (last?.kind === "ask" || last?.kind === "trouble") all[all.length - 1] = asOne(last, slip, thing);

@@ -9,6 +9,8 @@ export interface LetterGround {
   /** Whom the letter greets by name, where it is one person: "you" is theirs, whoever else it goes to. */
   readonly greeted?: Person | null;
   readonly people: People;
+  /** Whether the letter reads like notes of a meeting. */
+  readonly isNotes?: boolean;
 }
 
 /** A rule that says what kind of passage a clause is; the first that answers wins. */

@@ -1,3 +1,7 @@
+import type { Clause } from "./clauses";
+import { namedIn } from "./kind-rule";
+import type { Person } from "./slip";
+
 /** What is noted of somebody, behind their name: "collects the samples". What they are, have, say or like is none of it. */
 const DOES =
   /^ (?!is|was|has|says|does|likes|loves|knows|thinks|wants|needs|seems|looks|asks|sends (?:his|her|their|you))\w+s \w/;
@@ -19,4 +23,18 @@ const GOES_ON_TO = /^ (?:is \p{L}+ing|has \p{L}+ed)\b[^.;:]{0,50} and (?:will|is
  */
 export function goesOnToDo(behind: string): boolean {
   return GOES_ON_TO.test(behind);
+}
+
+/** Clauses that give somebody something to do from which a letter is taken for notes of a meeting. */
+const NOTES = 2;
+
+/** Whether a letter reads like notes: several of its sentences say in plain present what people of the team do. */
+export function readsLikeNotes(clauses: readonly Clause[], team: readonly Person[]): boolean {
+  let count = 0;
+  for (const { text } of clauses) {
+    const [name] = namedIn(text, team);
+    if (name?.at === 0 && doesAsNoted(text.slice(name.end))) count += 1;
+    if (count >= NOTES) return true;
+  }
+  return false;
 }

@@ -10,6 +10,7 @@ import { withGrounds } from "./ground-of-ask";
 import { hasteIn } from "./haste";
 import type { KindRule } from "./kind-rule";
 import { isReadable } from "./language";
+import { readsLikeNotes } from "./noted";
 import { asOneItem, goesOn, isOfPoint, onlySaysWhy } from "./one-item";
 import { calledAt, greetedIn, meantBefore, ownerOf } from "./owner";
 import { titleWords, withSubject, youOf } from "./passage-title";
@@ -125,11 +126,12 @@ export function readLetter(
   const words = textOf(letter.text, plain.parts);
   if (isAdvert(letter, plain.parts) || !isReadable(words)) return [];
   const everyone = [...people.team, ...people.outside];
-  const ground = { ...plain.ground, greeted: greetedIn(words, everyone) };
+  const clauses = clausesIn(letter.text, plain.parts);
+  const isNotes = readsLikeNotes(clauses, people.team);
+  const ground = { ...plain.ground, greeted: greetedIn(words, everyone), isNotes };
   const maker = new SlipMaker(letter, { ...plain, ground }, everyone, settings);
   const rules = rulesOf(settings);
   const learnt = settings.wording ?? LEARNT_WORDING;
-  const clauses = clausesIn(letter.text, plain.parts);
   const weighed = weighLetter(clauses, learnt, letter.automatic === "list" ? DOUBT_ON_LISTS : 0);
   const judged = (clause: Clause, weight: readonly number[]) =>
     judge(clause, ground, rules, learnt, weight, settings.houseWording);

@@ -48,7 +48,7 @@ export async function openTasksAnswered(
         select t.message_id, coalesce(h.merged_into, h.id) as id from thread t join conversation h on h.id = t.conversation_id
         where t.message_id in (select jsonb_array_elements_text(${JSON.stringify(ids)}::jsonb))
         union select g.message_id, g.id from jsonb_to_recordset(${JSON.stringify(guessed)}::jsonb) as g(message_id text, id uuid))
-      select met.message_id as "messageId", k.id, k.conversation_id as "conversationId", k.title, k.kind, k.due_day as due, k.state not in ('to begin', 'under way') as "isOver",
+      select met.message_id as "messageId", k.id, k.conversation_id as "conversationId", k.title, k.kind, k.due_day as due, (extract(epoch from coalesce(l.sent_at, k.created_at)) * 1000)::float8 as "askedAt", k.state not in ('to begin', 'under way') as "isOver",
         case when k.side = 'theirs' then x.address else o.address end as owner,
         coalesce(case when k.kind = 'promise' then l."to"->0->>'address' else l.from_address end, by.address) as asker,
         left(l.text, k."end") as "upToEnd", k.start, k."end"

@@ -30,6 +30,7 @@ export function itemAsked(
     raised: 0,
     place,
     words: tellingWords(quote),
+    each: [],
     proposes: null,
     isPromised: kind === "promise",
     isOver: false,

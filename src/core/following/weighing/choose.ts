@@ -1,6 +1,6 @@
 import { tellingWords } from "../../finding/telling-words";
 import { dayOf } from "../../time/moment";
-import { agrees, TURNS_TO } from "../bare-answer";
+import { agrees, isAnswerWithPlease, isYesOrNo, TURNS_TO } from "../bare-answer";
 import type { FollowContext } from "../context";
 import { CHANGES, type ChangeKind, type OpenItem } from "../item";
 import { passedTo } from "../passed-to";
@@ -26,6 +26,9 @@ const NOT_ALL_BUT_NONE = 0.15;
 /** From here on words alone are believed as a whole: that something changes, and what. */
 const LIKELY_AS_A_WHOLE = 0.42;
 
+/** The same of trouble that is over, since how things stand sounds much alike before and after. */
+const LIKELY_CURED = 0.55;
+
 /** From here on they bear out what the rules find. */
 const BORNE_OUT = 0.6;
 const BORNE_OUT_WHAT = 0.8;
@@ -39,8 +42,14 @@ const NAMED = 0.7;
 const RULED = 0.6;
 const WEIGHED = 0.55;
 
+/** "We also need the number of guests by Friday" */
+const ASKS_PLAINLY = /\b(?:(?:i|we) (?:still |also |now )?need|(?:could|can|would) you)\b/i;
+
+const ASKS_OF_SOMEBODY =
+  /\b(?:(?:please|kindly)(?! (?:find|see|note|accept)\b)|(?:could|can|would|will) (?:you|somebody|someone|one of you))\b/i;
+
 /** "Could you also letter the spine of the atlas?": an ask with words of its own is no reminder of another. */
-function asksSomethingElse({ text }: Segment, item: OpenItem): boolean {
+export function asksSomethingElse({ text }: Segment, item: OpenItem): boolean {
   const words = [...tellingWords(text)];
   return TURNS_TO.test(text) && words.length >= OWN_WORDS && !words.some((word) => item.words.has(word));
 }
@@ -53,6 +62,8 @@ function promisesSomethingElse({ text }: Segment, item: OpenItem): boolean {
   return A_NEW_THING.test(text) && ![...tellingWords(text)].some((word) => item.words.has(word));
 }
 
+const POINTS_AT_IT = /\b(?:it|this|that|them|these|those)\b/i;
+
 /** "The chairs,": whoever wants them names them, and says nothing of them. */
 const ONLY_A_THING = /^(?:and )?(?:the|your|our|my) [\p{L}-]+(?: [\p{L}-]+)?[.,!]*$/iu;
 
@@ -64,9 +75,24 @@ function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolea
     return true;
   if (said.change === "done" && item.kind !== "trouble" && saysNothingWasDone(segment.text)) return true;
   if (said.change === "done" && (owes ? knowsNotYet(segment.text) : ONLY_A_THING.test(segment.text))) return true;
+  // "Please order a new seal": work of its own, that cures the trouble.
+  if (
+    said.change === "passed" &&
+    item.kind === "trouble" &&
+    TURNS_TO.test(segment.text) &&
+    !POINTS_AT_IT.test(segment.text)
+  )
+    return true;
   // "Monday is in order": who wants it is content with what was promised.
   if (!owes && agrees(segment.text)) return true;
-  return said.change === "reminded" && asksSomethingElse(segment, item);
+  if (
+    (said.change === "done" || said.change === "promised") &&
+    ASKS_OF_SOMEBODY.test(segment.text) &&
+    !isAnswerWithPlease(segment.text)
+  )
+    return !isYesOrNo(segment.text);
+  const isAsked = said.change === "reminded" || said.change === "passed" || ASKS_PLAINLY.test(segment.text);
+  return isAsked && asksSomethingElse(segment, item);
 }
 
 /** What the weighed words say, in the terms of the rules. */
@@ -140,7 +166,8 @@ export function choose(
     return { ...ruled, segment: saying(ruled, weighed), confidence: agreed(ruled, weighed, what), isRuled: true };
   // Words tell a day that is put off from one that is named only by the day.
   if (isFound && said.change === "moved" && said.due === null) return byRules;
-  if (!ruled && weighed.whether * what < LIKELY_AS_A_WHOLE) return null;
+  const isCure = item.kind === "trouble" && said.change === "done";
+  if (!ruled && weighed.whether * what < (isCure ? LIKELY_CURED : LIKELY_AS_A_WHOLE)) return null;
   if (!ruled && soundsLikeIt(weighed.segment, item, said, owes)) return null;
   return { said, segment: ruled ? saying(ruled, weighed) : weighed.segment, confidence: WEIGHED, isRuled: false };
 }
@@ -168,7 +195,7 @@ export function likeliest(
   return { item, said, segment: best.segment, confidence: WEIGHED, isRuled: false };
 }
 
-/** The words that say it: those that the rules have found, if the weighed ones are among them. */
+/** The words that say it: those that the rules have found, if the weighed ones are among them; a question of one's own says nothing. */
 function saying(ruled: Ruled, weighed: Weighed): Segment {
-  return weighed.segments.includes(ruled.segment) ? ruled.segment : weighed.segment;
+  return /\?$/.test(weighed.segment.text) || weighed.segments.includes(ruled.segment) ? ruled.segment : weighed.segment;
 }

@@ -20,7 +20,11 @@ const LEAST = 0.03;
 
 /** Words by which what is said may be of a part: numbers that are no hour, "the rest", "some", "so far". */
 const OF_A_PART =
-  /\b(?:so far|up to|most|half|only|apart from|except|bar|rest|others?|another|remaining|remainder|missing|both|first|second|third|last|still|some|few|several|part(?:s|ly)?|almost|nearly|until|draft|already|two-thirds|three-quarters|all but|more|follows?)\b|%|(?<!\b(?:by|at|before|until|till|from|around|about|after|for|on|in) )\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty|sixty|hundred|\d+)\b(?!(?:st|nd|rd|th)\b)/i;
+  /\b(?:so far|up to|most|half|only|apart from|except|bar|rest|others?|another|remaining|remainder|missing|first|second|third|last|still|some|few|several|part(?:s|ly)?|almost|nearly|until|draft|already|two-thirds|three-quarters|all but|more|follows?)\b|%|(?<!\b(?:by|at|before|until|till|from|around|about|after|for|on|in) )\b(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|twenty|thirty|forty|fifty|sixty|hundred|\d+)\b(?!(?:st|nd|rd|th)\b)/i;
+
+/** "We don't do cooling units": nothing is well again by what is not; "no more noise" says that it is. */
+const IS_NOT = /\b(?:not|never|cannot|nobody|nothing|no one|still|no)\b|n['’]t\b/i;
+const NO_LONGER = /\b(?:no (?:longer|more|further)|any ?more|(?:again|wrong|missing|broken|damaged)[.!]?$)/i;
 
 const CANNOT = /\b(?:can(?:not|['’]t| not)|won['’]t|will not) (?!wait|say|tell|know|complain|find|see|hurt)/i;
 
@@ -48,10 +52,15 @@ export function told(item: OpenItem, ruled: Ruled | null, weighed: Weighed): Cha
   // "The lights cannot be tested before Friday" does no work; a question may be answered so.
   const isWork = item.kind === "ask" || item.kind === "promise";
   const cannot = weighed.segments.every(({ text }) => CANNOT.test(text)) && ruled?.said.change !== "done";
+  const isStillAmiss =
+    item.kind === "trouble" &&
+    ruled?.said.change !== "done" &&
+    weighed.segments.every(({ text }) => IS_NOT.test(text) && !NO_LONGER.test(text));
   const isPutOff = ruled?.said.change === "moved" || weighed.segments.some(({ text }) => PUTS_OFF.test(text));
   const points = CHANGES.map((change, i) => {
     if (!canBecome(item.kind, change)) return Number.NEGATIVE_INFINITY;
     if (change === "done" && isWork && cannot) return Number.NEGATIVE_INFINITY;
+    if (change === "done" && isStillAmiss) return Number.NEGATIVE_INFINITY;
     if (change === "part" && ONE_THING.test(item.quote)) return Number.NEGATIVE_INFINITY;
     if (change === "part" && ruled?.said.change !== "part" && !isOfAPart) return Number.NEGATIVE_INFINITY;
     if (change === "moved" && !isPutOff) return Number.NEGATIVE_INFINITY;

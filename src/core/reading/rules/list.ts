@@ -26,10 +26,13 @@ import { offered } from "./offered";
 import { order } from "./order";
 import { orderForThing } from "./order-for-thing";
 import { owed } from "./owed";
+import { ownName } from "./own-name";
 import { ownProblem } from "./own-problem";
 import { peopleSuffer } from "./people-suffer";
+import { plainTrouble } from "./plain-trouble";
 import { please } from "./please";
 import { polite } from "./polite";
+import { priceLine } from "./price-line";
 import { promise } from "./promise";
 import { question } from "./question";
 import { questionPoint } from "./question-point";
@@ -56,10 +59,12 @@ export const KIND_RULES: readonly KindRule[] = [
   regards,
   announced,
   nothingListed,
+  priceLine,
   halfSaid,
   actionLine,
   whoever,
   colleague,
+  ownName,
   forSomebody,
   givenTo,
   namedBehind,
@@ -84,6 +89,7 @@ export const KIND_RULES: readonly KindRule[] = [
   offered,
   undertaking,
   willCome,
+  plainTrouble,
   goodsHarmed, // trouble last: a clause that asks or promises is that first
   tooFew,
   withRegret,

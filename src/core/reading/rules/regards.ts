@@ -6,7 +6,7 @@ const GREETINGS =
 
 /** "Keep up the good work", "get well soon", "drive safely", "enjoy your holiday". */
 const WISHES =
-  /^(?:and |now |please |do |so |just |well,? )*(?:enjoy (?:your|the|it|yourself|yourselves|every)\b[^.?:;,]{0,30}|(?:keep (?:up the (?:good|great|excellent|fine) work|it up|going|smiling|well|in touch)|get (?:well|better)(?: (?:soon|quickly|first))?|(?:drive|travel|fly|sail|get home|ride) (?:safely|carefully|safe|well)|sleep (?:well|tight)|make yourselves? (?:at home|comfortable)|cheer up|stay (?:well|safe|healthy|warm|as you are)|look after yourself|have fun|don['’]t (?:work too hard|worry)|never mind)(?:,? (?:all|both|everyone|everybody|there|today|tonight|tomorrow|you two))?)[.!]*$/i;
+  /^(?:and |now |please |do |so |just |well,? )*(?:enjoy (?:your|the|it|yourself|yourselves|every)\b[^.?:;,]{0,30}|(?:keep (?:up the (?:good|great|excellent|fine) work|it up|going|smiling|well|in touch)|get (?:well|better)(?: (?:soon|quickly|first))?|(?:drive|travel|fly|sail|get home|ride) (?:safely|carefully|safe|well)|sleep (?:well|tight)|make yourselves? (?:at home|comfortable)|cheer up|stay (?:well|safe|healthy|warm|as you are)|look after yourself|have fun|don['’]t (?:work too hard|worry)|never mind)(?:,? (?:all|both|everyone|everybody|there|today|tonight|tomorrow|you two|to (?:the|your|her|his|their|our) \w+|to (?:him|her|them|both|everyone)))?)[.!]*$/i;
 
 /** "How are things at your end?", "how is everybody?": nobody waits for the answer. */
 const HOW_ARE_THINGS =

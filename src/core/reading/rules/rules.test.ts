@@ -26,6 +26,9 @@ function kindOf(sentence: string): SlipKind | null {
 
 const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
   ask: [
+    "What we'd like is a list of all the moorings.",
+    "There should be two people at the gate.",
+    "How about sending them a card?",
     "Get better bolts for the keel.",
     "Stay well away from the winch.",
     "Mind the trees when you turn her.",
@@ -98,6 +101,8 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "I take the liberty of reminding you of the survey.",
   ],
   question: [
+    "I would be interested to hear what the mast weighs.",
+    "It isn't clear to me who pays for the crane.",
     "Did you find the shop?",
     "How happy are you with the new mast?",
     "Can everyone use it?",
@@ -129,6 +134,7 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "Are the batteries charged?",
   ],
   promise: [
+    "Fenna will write to the harbour master.",
     "I'm asking the rigger tomorrow.",
     "Delivery is on Monday.",
     "The rigger comes at nine.",
@@ -166,6 +172,17 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The bill follows.",
   ],
   trouble: [
+    "We are out of varnish.",
+    "I've lost the key of the locker.",
+    "The bilge pump keeps tripping.",
+    "Nobody has paid so far.",
+    "Water is coming through the deck.",
+    "Somebody broke into the shed last night.",
+    "The depth sounder won't switch on.",
+    "The new rope isn't long enough.",
+    "We can only deliver half of the chain this week.",
+    "The new mast is above our budget.",
+    "The plotter shows the depth wrongly.",
     "They turned us down.",
     "You charged us twice for the berth.",
     "I can't make it on Saturday.",
@@ -222,6 +239,12 @@ const SENTENCES: Readonly<Record<SlipKind | "nothing", readonly string[]>> = {
     "The buyer of the ketch is not at all amused.",
   ],
   nothing: [
+    "We are out of the office until Monday.",
+    "We're not out of the woods yet.",
+    "Scrub the hull (done)",
+    "Done: hull scrubbed, tanks filled.",
+    "Get well soon to your mother!",
+    "I don't need a receipt.",
     "I have to be there at nine.",
     "We have been informed.",
     "The lights go off at ten.",

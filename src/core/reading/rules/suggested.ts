@@ -14,6 +14,11 @@ const SUGGESTED = phrases(`
   (?:i|we)(?:'m| am|'re| are)? (?:count|counting|rely|relying|depend|depending|bank|banking) on (?:you|your|\\p{Lu}\\p{L}+)(?! not)
   (?:i|we) (?:trust|assume|take it|expect|presume) (?:that )?you(?:'ll| will| can)
   ^(?:(?:so|and|now) )?over to you
+  ^for (?:your )?(?:approval|signature|comments?|decision|review)(?:,? please)?(?=[.!]*$)
+  ^(?:the )?deadline (?:for (?:\\p{L}+ ){1,4})?is
+  ^there (?:should|must|has to|have to|needs to|ought to) be (?!no\\b|some mistake|a mistake|an error|a way|plenty|enough time)(?:a|an|one|two|three|someone|somebody|enough|at least|more)
+  (?:all|the only thing)(?: that's| that is|'s| is) (?:still )?missing is (?:your|the|a|an)
+  what (?:i|we)(?:'d| would) (?:like|love|need) (?:from you )?(?:is|are)
   (?:put|set) (?:my|our|his|her|their) mind at (?:rest|ease) (?:if|to)
   (?:perhaps|maybe) (?:the|your|our|this|that|these|those|it|they)(?: \\p{L}+){0,5} (?:could|should|might) be \\p{L}+
   it is (?:kindly |hereby )?(?:requested|asked|required|expected) that
@@ -92,7 +97,8 @@ const WOULD_BE_GOOD =
 const FORBIDDEN = /^(?:nothing|nobody|no one|no \p{L}+) (?:may|must|is to|are to|shall|should)\b/iu;
 
 /** "How about you take the early train?" */
-const WHY_NOT = /^(?:how about you|why don['’]t (?:you|we)|why not \p{Ll}+(?! (?:all|once))|what if (?:you|we))\b/iu;
+const WHY_NOT =
+  /^(?:how about (?:you|(?!going|coming|meeting|having|being|doing)\p{Ll}+ing (?:it|them|us|me|him|her|the|a|an|some|your|our))\b|why don['’]t (?:you|we)|why not \p{Ll}+(?! (?:all|once))|what if (?:you|we))\b/iu;
 
 /** "I can't wait to see it" is no hurry. */
 const CANNOT_WAIT = /^(?!(?:i|we)\b).*\bcan(?:['’]t|not) wait\b(?! to\b)/i;

@@ -68,11 +68,21 @@ export function isByWordingAlone(rule: string): boolean {
 /** No rule counts for more than the surest, unless it is certain. */
 const MOST_COUNTED = 0.95;
 
+/** Words of a clause that says one thing alone, and what a rule that knows it for trouble counts more there: found by trying. */
+const FEW_WORDS = 7;
+const PLAINLY_SAID = 0.7;
+
+/** What a rule counts for in a clause: trouble that is said in a few words is that more often than by a word in a long sentence. */
+function countsIn({ text }: Clause, rule: KindRule): number {
+  const isPlain = rule.says === "trouble" && text.split(/\s+/).length <= FEW_WORDS;
+  return ruleCounts(rule) + (isPlain ? PLAINLY_SAID : 0);
+}
+
 /** Whether a rule could make anything of a clause of these scores: where another sense is too plain for that, it is not asked. */
-function canCount(rule: KindRule, scores: readonly number[]): boolean {
+function canCount(rule: KindRule, clause: Clause, scores: readonly number[]): boolean {
   if (rule.isCertain) return true;
   if (!rule.says) return scores[0]! - Math.max(...scores.slice(1)) <= ruleCounts({ confidence: MOST_COUNTED });
-  const said = scores[SENSES.indexOf(rule.says)]! + ruleCounts(rule);
+  const said = scores[SENSES.indexOf(rule.says)]! + countsIn(clause, rule);
   return scores.every((score) => score <= said);
 }
 
@@ -107,7 +117,7 @@ function ruledBy(
   const denying: KindRule[] = [];
   for (const rule of rules) {
     if (rule.says === "nothing") denying.push(rule);
-    else if (!scores || canCount(rule, scores)) {
+    else if (!scores || canCount(rule, clause, scores)) {
       const answer = answerOf(rule, clause, ground);
       if (answer) return firstAnswer(denying, clause, ground) ?? answer;
     }
@@ -194,7 +204,8 @@ export function judge(
     return ruled && said && said !== "nothing"
       ? { kind: said, rule: ruled.rule.name, words: [], confidence: ruled.rule.confidence }
       : null;
-  if (ruled && said) scores[SENSES.indexOf(said)]! += said === "nothing" ? NOTHING_COUNTS : ruleCounts(ruled.rule);
+  if (ruled && said)
+    scores[SENSES.indexOf(said)]! += said === "nothing" ? NOTHING_COUNTS : countsIn(clause, ruled.rule);
   const weighed = asShares(scores);
   const best = weighed.indexOf(Math.max(...weighed));
   const sense = SENSES[best]!;

@@ -1,0 +1,39 @@
+import { bareClause } from "../bare-clause";
+import type { KindRule } from "../kind-rule";
+import { toldIn } from "../not-trouble";
+
+const WE_HAVE = "(?:(?:i|we)(?:['’]ve| have)?(?: just| also| already)? )";
+const WE_ARE =
+  "(?:(?:i|we)(?:['’]m| am|['’]re| are| will be|['’]ll be)(?: now| still| already| nearly| almost| completely)? )";
+const THING = "(?:it|this|that|the|our|my|your|one of the|half of the)(?: [\\p{L}\\d'’-]+){0,4}";
+const TAIL =
+  "(?: (?:again|now|today|this morning|yesterday|last night|since [\\p{L} ]{3,30}|at all|any ?more|yet|properly|on (?:mon|tues|wednes|thurs|fri|satur|sun)day|in the [\\p{L}]+))*";
+
+/** Turns in which every office reports that something has gone wrong; each is a whole clause. */
+const TURNS = [
+  `${WE_HAVE}(?:lost|mislaid|broken|broke|dropped|damaged|scratched|spilled|spilt|torn|deleted|cracked) (?:my|our|the|your|one of the|two of the|half of the|a)(?: [\\p{L}\\d'’-]+){1,4}`,
+  `${WE_HAVE}(?:forgot|forgotten) to (?!mention|say|thank|tell|add|ask|congratulate|attach|enclose)\\p{L}+(?: [\\p{L}\\d'’-]+){1,6}`,
+  `${WE_ARE}(?:(?:running )?(?:behind schedule|behind with the \\p{L}+)|running late(?: with the [\\p{L} ]{2,30})?|late with (?:the|our|your)(?: [\\p{L}'’-]+){1,4})`,
+  `${WE_ARE}(?:right )?out of (?!office|the office|town|the woods|danger|reach|season|bed|the house|touch|practice|here|it\\b)(?:[\\p{L}'’-]+)(?: (?!hand)[\\p{L}'’-]+){0,2}`,
+  `(?:nobody|no one|not one of (?:them|you)|none of them)(?: has| have)?(?: yet)? (?:paid|answered|replied|applied|registered|signed up|turned up|come|shown up|booked)(?: so far| until now)?`,
+  `${THING}(?: has| have)? (?:expired|lapsed|bounced|crashed|burst|collapsed|jammed|frozen|frozen up|caved in|given out|come apart|fallen (?:off|down|apart|over|through))`,
+  `${THING} (?:is|are|was|were) (?:far |much |way |a (?:bit|little) )?too long(?: for [\\p{L} ]{2,30})?`,
+  `(?:water|rain|oil|smoke|gas|damp|snow) (?:is|was|keeps) (?:coming|dripping|running|leaking|getting|seeping|pouring) (?:through|in|into|out|from|down)\\b[^,;]{0,40}`,
+  `${THING} keeps (?:crashing|freezing|failing|breaking|jamming|leaking|stopping|falling (?:off|down|over)|tripping|overheating|switching itself off|cutting out|losing \\p{L}+)`,
+  `${THING} (?:does(?:n['’]t| not)|do(?:n['’]t| not)|won['’]t|will not) (?:turn on|switch on|light|charge|lock|shut|flush|drain|heat|cool|print|scan|boot|respond|ring)`,
+  `nothing (?:works|is working)`,
+  `(?:somebody|someone|thieves|burglars|vandals)(?: has| have|['’]ve|['’]s)? (?:stole|stolen|broke into|broken into|damaged|smashed|scratched|cut|slashed|broke|broken|run over|reversed into|driven into) (?:the|our|my|one of|two of|into)\\b[^,;]{0,40}`,
+  `${THING} (?:stays|stayed|remains|remained|went|has gone) (?:black|dark|blank|cold|dead|blocked|stuck|wet)`,
+  `${THING} (?:is|are|was|were)(?: not|n['’]t) (?:cold|warm|hot|big|long|wide|strong|clean|sharp|deep|high|thick|bright|loud|dry|straight) enough(?: for [\\p{L} ]{2,30})?`,
+].map((turn) => new RegExp(`^(?:${turn})${TAIL}[.!]*$`, "iu"));
+
+/** "We are out of paper", "it keeps crashing", "I've lost my key": trouble in the words of every office. */
+export const plainTrouble: KindRule = {
+  name: "what every office calls trouble",
+  confidence: 0.93,
+  says: "trouble",
+  find({ text }) {
+    const told = bareClause(toldIn(text));
+    return told !== "" && TURNS.some((turn) => turn.test(told)) ? "trouble" : null;
+  },
+};
