@@ -134,7 +134,9 @@ const AGAIN: Turn = {
       "<we> (?:have<not>|['’]ve not|never) (?:yet )?(?:had|heard|received|got) (?:an?(?:y)? |anything |any )?(?:answer|reply|back|anything|word|from you)<rest>",
     ),
     whole("<we>(?:['’]m| am|['’]re| are) still (?:waiting|without|missing|sitting|standing|short)<rest>"),
-    whole("<we are> (?:only |just |now |also |still )*(?:missing|lacking|short of|without)<rest>"),
+    whole(
+      "<we are> (?:only |just |now |also |still )+(?:missing|lacking|short of|without)<rest>|<we are> missing (?:your|yours|the|only)\\b<rest>",
+    ),
     wholeOf(
       "(?:<it>|[^,;:?]{1,40}) (?:was|were|is|are)<not> (?:on|in|with|among|there|here|included|enclosed|attached|part of)\\b<rest>",
     ),
@@ -184,7 +186,7 @@ const HAS_COME: Turn = {
       "(?:it|they|that|everything)(?: has| have|['’]s|['’]ve)(?: all| now| just| safely)* (?:arrived|come|reached us|been (?:delivered|picked up|collected|repaired|fixed|settled|solved|sorted out))<rest>",
     ),
     wholeOf(
-      "(?!.*(?:\\b(?:not|never|nothing|nobody)\\b|n['’]t))[^,;:?]{1,40}? (?:safely |just |all )?(?:received|arrived)(?: (?:safely|today|this morning|yesterday))?",
+      "(?!.*(?:\\b(?:not|never|nothing|nobody|only|half|wrong|broken|damaged|empty|some|part|late|yet)\\b|n['’]t))[^,;:?]{1,40}? (?:safely |just |all )?(?:received|arrived)(?: (?:safely|today|this morning|yesterday))?",
     ),
     whole("(?:it|they|that|everything) (?:was|were) (?:picked up|delivered|collected|repaired|fixed)<rest>"),
   ],

@@ -94,7 +94,7 @@ export function changesByRules(
       continue;
     }
     const taker = allHandedTo(context.letter, segment.text);
-    const given = taker ? owed.filter(({ kind, asker }) => kind !== "trouble" && asker !== taker) : [];
+    const given = taker ? newestOf(owed.filter(({ kind, asker }) => kind !== "trouble" && asker !== taker)) : [];
     if (given.length > 0) {
       for (const item of given) note(item, { ...HANDED_TO, owner: taker }, segment);
       continue;
@@ -158,7 +158,7 @@ export function changesByRules(
       note(rest, { change: "part", due: restDue, owner: null, isNamed: true, reason: "a part of it" }, segment);
       continue;
     }
-    const justDone = isRestLeft(segment.text) ? lastDone(owed, changes, segment) : null;
+    const justDone = slip?.kind !== "ask" && isRestLeft(segment.text) ? lastDone(owed, changes, segment) : null;
     if (justDone) {
       note(
         justDone,
@@ -240,10 +240,15 @@ const GETS_IT = /^(?:and |so )?(?:you|it|they|he|she)(?:['’]ll| will| shall)\b
 const DID_IT =
   /^(?:looked|checked|had a look|been (?:there|round|over)|tried|searched|fixed|mended|swapped|cleaned)\b/i;
 
+/** What was asked for last. */
+function newestOf(left: readonly OpenItem[]): OpenItem[] {
+  const newest = Math.max(...left.map(({ raised }) => raised));
+  return left.filter(({ raised }) => raised === newest);
+}
+
 /** The one thing that was asked for last, where it is one. */
 function lastRaised(left: readonly OpenItem[]): OpenItem | null {
-  const newest = Math.max(...left.map(({ raised }) => raised));
-  const last = left.filter(({ raised }) => raised === newest);
+  const last = newestOf(left);
   return last.length === 1 ? last[0]! : null;
 }
 

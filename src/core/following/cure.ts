@@ -28,7 +28,7 @@ const GOOD =
 const IS = "(?:<is>| has been| have been)";
 
 /** "It works again, but not for long": it is not over yet. */
-const HEDGED = /\b(?:but|not|until|till|for now|for the moment|if|once|when|unless|hardly|almost|nearly)\b|\bn['’]t\b/i;
+const HEDGED = /\b(?:but|not|until|till|for now|for the moment|if|once|when|unless|hardly|almost|nearly)\b|n['’]t\b/i;
 
 const WELL_AGAIN: Turn = {
   change: "done",
@@ -38,7 +38,6 @@ const WELL_AGAIN: Turn = {
     whole(`(?:<it>|everything|all of it)${IS}${IS_AGAIN}<rest>`),
     wholeOf(`[^,;:?]{1,40}?${IS}?(?: now| all| both)* ${DOES_AGAIN}<rest>`),
     wholeOf(`[^,;:?]{1,40}?${IS}${IS_AGAIN}<rest>`),
-    wholeOf(`[^,;:?]{1,40}?(?:<is>)(?: now)? back(?: and (?:works|runs|fine))?`),
     whole(`(?:(?:<it>|everything|all(?: of it)?)${IS}?(?: all| now| both)* )?(?:all )?${GOOD} again<rest>`),
     wholeOf(`[^,;:?]{1,40}?${IS}(?: all| now| both)* ${GOOD} again<rest>`),
     whole("there(?:<is>) (?:plenty of|enough|lots of) [^,;:?]{1,30} again"),

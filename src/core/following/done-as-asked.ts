@@ -1,9 +1,12 @@
+import { tellingWords } from "../finding/telling-words";
 import type { OpenItem } from "./item";
 
 /** An ask of one kind, and how it is told that it was done, in whatever words it was put. Held against the ask and the bared answer. */
 interface Deed {
   readonly asked: RegExp;
   readonly done: RegExp;
+  /** Whether it has to name something of the ask, if only where. */
+  readonly isNamed?: boolean;
 }
 
 const SOMEBODY = "(?:him|her|them|both|everyone|everybody|all|the|our|my|their|\\p{Lu}\\p{L}+)";
@@ -11,7 +14,7 @@ const SOMEBODY = "(?:him|her|them|both|everyone|everybody|all|the|our|my|their|\
 /** "Could you call the service?", "I've just spoken to them." */
 const TALK: Deed = {
   asked:
-    /\b(?:(?:call|phone|ring|ask|tell|inform|contact|remind|warn)\s+(?!me\b|us\b|off\b|it\b|for\b)|(?:speak|talk|write) (?:to|with) (?!me\b|us\b)|get in touch with (?!me\b|us\b)|have a word with|let (?!me\b|us\b)\w+ know)/i,
+    /\b(?:(?:call|phone|ring|ask|tell|inform|contact|remind|warn)\s+(?!me\b|us\b|you\b|off\b|it\b|for\b)|(?:speak|talk|write) (?:to|with) (?!me\b|us\b)|get in touch with (?!me\b|us\b)|have a word with|let (?!me\b|us\b)\w+ know)/i,
   done: new RegExp(
     `^(?:[Ii]|[Ww]e)(?:['’]ve| have)?(?: already| just| now| also)* (?:called|phoned|rung|rang|asked|told|informed|(?:spoken|spoke|talked) (?:to|with)|(?:written|wrote) to|contacted|reminded|warned|been in touch with|got hold of|e-?mailed|had a word with) ${SOMEBODY}(?![\\p{L}])(?!.*\\b(?:but|not|nobody|no one)\\b)|^(?:[Hh]e|[Ss]he|[Tt]hey|[Ee]veryone|[Ee]verybody|\\p{Lu}\\p{L}+)(?: has| have|['’]s|['’]ve)? (?:been (?:told|informed|asked|warned)|knows? (?:now|already|about (?:it|this|that)))(?!.*\\bnot\\b)`,
     "u",
@@ -29,12 +32,18 @@ const VISIT: Deed = {
 const PLACE: Deed = {
   asked:
     /^(?!.*\bby (?:post|mail)\b).*\b(?:take|bring|drive|move|carry|deliver|put|return|drop|hang|store)\b.* (?:to|at|in|into|on|onto)\b/i,
+  isNamed: true,
   done: /^(?:it|they)(?:['’]s|['’]re| is| are) (?:now |already |all )?(?:(?:at|with|back (?:at|in|with|on)|hanging|standing) |(?:there|up)(?: now| already)?$)(?!.*\b(?:still|not)\b)/i,
 };
 
 const DEEDS = [TALK, VISIT, PLACE];
 
 /** Whether the words of whoever was asked tell that it was done, by a deed that can only be what was asked. */
-export function isDoneAsAsked(item: Pick<OpenItem, "kind" | "quote">, said: string): boolean {
-  return item.kind === "ask" && DEEDS.some(({ asked, done }) => done.test(said) && asked.test(item.quote));
+export function isDoneAsAsked(
+  { kind, quote, words }: Pick<OpenItem, "kind" | "quote" | "words">,
+  said: string,
+): boolean {
+  if (kind !== "ask") return false;
+  const names = /\b(?:there|up)\b/.test(said) || [...tellingWords(said)].some((word) => words.has(word));
+  return DEEDS.some(({ asked, done, isNamed }) => (names || !isNamed) && done.test(said) && asked.test(quote));
 }

@@ -15,6 +15,8 @@ describe("what was asked is done in other words", () => {
     ["Could you tell me the price?", "I've told Hugh", false],
     ["Please be there at nine.", "the engineer was not here", false],
     ["Please take the press to the workshop.", "it's still at the station", false],
+    ["Please take the press to the workshop.", "it's with the printer in Leeds", false],
+    ["May I ask you to trim the edges?", "I've asked the printer", false],
     ["Please trim the edges.", "I've spoken to them", false],
   ])("%s – %s: %s", (quote, said, is) => {
     expect(isDoneAsAsked(itemAsked("ask", "-", quote, 1), said)).toBe(is);
@@ -29,6 +31,8 @@ describe("what was in trouble is well again", () => {
     ["All sharp again.", true],
     ["No more noise.", true],
     ["There's plenty of paper again.", true],
+    ["The noise of the press is back.", false],
+    ["It isn't working properly.", false],
     ["The alarm is ringing again.", false],
     ["The bin is full again.", false],
     ["The mould is there again.", false],

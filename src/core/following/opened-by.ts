@@ -191,12 +191,12 @@ export function openedBy(
         slip.owner !== writer &&
         // "Do we still need it?" hands nothing on.
         (slip.kind === "ask" || item.kind === "question") &&
-        // "Please order a new seal" is work of its own that cures the trouble; "the seal is yours" is not.
         // "Please go over and see what it is" answers no question.
         (item.kind !== "question" ||
           slip.kind === "question" ||
           ANSWERS_IT.test(quote) ||
           likeness(words, item.words) > 0) &&
+        // "Please order a new seal" is work of its own that cures the trouble; "the seal is yours" is not.
         (item.kind !== "trouble" ||
           TAKES_IT.test(quote) ||
           (words.size > 0 && [...words].every((word) => item.words.has(word)))) &&

@@ -141,7 +141,7 @@ const SURE: Turn = {
   forms: [
     whole("(?:yes, )?you can (?:count|rely|depend) on (?:me|us|it)"),
     whole(
-      "(?:yes,? )?<we>(?:['’]d| would|<will>| am| are|['’]m|['’]re)(?: be)? (?:very |more than |only too |quite )?(?:happy|glad|delighted|pleased|willing)(?: to(?: do (?:so|that|it)| help(?: out)?)?)?",
+      "(?:yes,? )?(?:<we>(?:['’]d| would|<will>) be|<we are>) (?:very |more than |only too |quite )?(?:happy|glad|delighted|pleased|willing) to(?: do (?:so|that|it)| help(?: out)?)?",
     ),
     wholeOf("(?:duly )?noted[,:] [^?]*"),
     whole("<it> (?:should|ought to) be (?:possible|fine|all right|ok(?:ay)?|no problem)"),

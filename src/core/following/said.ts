@@ -199,7 +199,9 @@ function handedOver(
 }
 
 const MINE =
-  /^(?:mine|my (?:own|\w+))(?:['’]s| is| are| has| have| (?:was|were|went))\b(?!.*\b(?:not|will|follows?|tomorrow|later)\b)|^(?:attached|enclosed|here)(?: is| are|['’]s)? (?:mine|my)\b/i;
+  /^mine(?:['’]s| is| are| has| have| (?:was|were|went))\b(?!.*\b(?:not|will|follows?|tomorrow|later)\b)|^(?:attached|enclosed|here)(?: is| are|['’]s)? (?:mine|my \w+)[.!]*$/i;
+const MY_THING =
+  /^my (?:own )?[\w-]+(?: [\w-]+)?(?: is| are| has| have| was| were| went)\b(?!.*\b(?:not|will|follows?|tomorrow|later)\b)/i;
 
 /** What the side that owes an item says of it. */
 export function saidByOwner(
@@ -212,7 +214,7 @@ export function saidByOwner(
   if (/\?$/.test(text)) return null;
   const due = dueFor(context, text, item);
   // "Mine are attached", of what several people were asked for.
-  if (item.kind === "ask" && item.owner === null && MINE.test(text))
+  if (item.kind === "ask" && item.owner === null && (MINE.test(text) || (isNamed && MY_THING.test(text))))
     return {
       change: "part",
       due: null,

@@ -11,7 +11,7 @@ const TAIL =
 
 /** Turns in which every office reports that something has gone wrong; each is a whole clause. */
 const TURNS = [
-  `${WE_HAVE}(?:lost|mislaid|broken|broke|dropped|damaged|scratched|spilled|spilt|torn|deleted|cracked) (?:my|our|the|your|one of the|two of the|half of the|a)(?: [\\p{L}\\d'’-]+){1,4}`,
+  `${WE_HAVE}(?:lost|mislaid|broken|broke|dropped|damaged|scratched|spilled|spilt|torn|deleted|cracked) (?:my|our|the|your|one of the|two of the|half of the|a)(?! (?:ice|record|news|silence|ground|habit|mould|bet)\\b)(?: [\\p{L}\\d'’-]+){1,4}`,
   `${WE_HAVE}(?:forgot|forgotten) to (?!mention|say|thank|tell|add|ask|congratulate|attach|enclose)\\p{L}+(?: [\\p{L}\\d'’-]+){1,6}`,
   `${WE_ARE}(?:(?:running )?(?:behind schedule|behind with the \\p{L}+)|running late(?: with the [\\p{L} ]{2,30})?|late with (?:the|our|your)(?: [\\p{L}'’-]+){1,4})`,
   `${WE_ARE}(?:right )?out of (?!office|the office|town|the woods|danger|reach|season|bed|the house|touch|practice|here|it\\b)(?:[\\p{L}'’-]+)(?: (?!hand)[\\p{L}'’-]+){0,2}`,
