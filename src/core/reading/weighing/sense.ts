@@ -72,9 +72,17 @@ const MOST_COUNTED = 0.95;
 const FEW_WORDS = 7;
 const PLAINLY_SAID = 0.7;
 
+/** Whether a text has few words. Every rule asks the same of one clause, one after the other. */
+function isInFewWords(text: string): boolean {
+  if (text !== lastAsked.text) lastAsked = { text, is: text.split(/\s+/).length <= FEW_WORDS };
+  return lastAsked.is;
+}
+
+let lastAsked = { text: "", is: true };
+
 /** What a rule counts for in a clause: trouble that is said in a few words is that more often than by a word in a long sentence. */
 function countsIn({ text }: Clause, rule: KindRule): number {
-  const isPlain = rule.says === "trouble" && text.split(/\s+/).length <= FEW_WORDS;
+  const isPlain = rule.says === "trouble" && isInFewWords(text);
   return ruleCounts(rule) + (isPlain ? PLAINLY_SAID : 0);
 }
 
