@@ -1,5 +1,5 @@
 import { tellingWords } from "../finding/telling-words";
-import type { OpenItem } from "./item";
+import { type OpenItem, raisedLast } from "./item";
 import { wantsWords } from "./said";
 
 const YES_OR_NO = /^(?:yes|yep|yeah|no|nope|correct|that['’]s right|exactly)(?:[,.:;!]|$| [–—-] )/i;
@@ -28,8 +28,7 @@ function isPolar({ quote }: OpenItem): boolean {
 /** "I need to know whether", "please find out if", "is it open?": the first left that was asked last and is answered so. */
 function askedLast(left: readonly OpenItem[]): OpenItem | null {
   const questions = left.filter((item) => wantsWords(item) && item.kind !== "trouble");
-  const newest = Math.max(...questions.map(({ raised }) => raised));
-  return questions.find((item) => item.raised === newest && isPolar(item)) ?? null;
+  return raisedLast(questions).find(isPolar) ?? null;
 }
 
 /**

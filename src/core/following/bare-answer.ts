@@ -1,6 +1,6 @@
 import { stems } from "../finding/telling-words";
 import { isImperative } from "../reading/imperative";
-import type { OpenItem } from "./item";
+import { type OpenItem, raisedLast } from "./item";
 
 /** Words that answer without naming what they answer. */
 export const BARE_ANSWER =
@@ -94,8 +94,7 @@ export function bareTargets(open: readonly OpenItem[], text: string, writer: str
   const own = open.filter((item) => item.owner === writer);
   const left = own.length > 0 ? own : open;
   if (left.length <= 1 || /\b(?:both|all|everything|neither)\b/i.test(text)) return [...left];
-  const newest = Math.max(...left.map((item) => item.raised));
-  const last = left.filter((item) => item.raised === newest);
+  const last = raisedLast(left);
   const isAnswer =
     /^(?:yes|yep|yeah|no|nope|correct|right|exactly|me|mine)\b/i.test(text) &&
     !/\b(?:pleasure|gladly|of course|happily|can do|will do|done)\b/i.test(text);

@@ -21,7 +21,7 @@ import { ASKER_CUES } from "./cues";
 import { cureOf } from "./cure";
 import { addDays, addsSomething, isRestLeft, isStillToCome, turnedTo } from "./goes-on";
 import { allHandedTo } from "./handed-whole";
-import type { OpenItem } from "./item";
+import { type OpenItem, raisedLast } from "./item";
 import { ownerTurn } from "./owner-turns";
 import { isHandedOn, isSentElsewhere, passedTo } from "./passed-to";
 import { agreeToDays } from "./proposals";
@@ -94,7 +94,7 @@ export function changesByRules(
       continue;
     }
     const taker = allHandedTo(context.letter, segment.text);
-    const given = taker ? newestOf(owed.filter(({ kind, asker }) => kind !== "trouble" && asker !== taker)) : [];
+    const given = taker ? raisedLast(owed.filter(({ kind, asker }) => kind !== "trouble" && asker !== taker)) : [];
     if (given.length > 0) {
       for (const item of given) note(item, { ...HANDED_TO, owner: taker }, segment);
       continue;
@@ -240,15 +240,9 @@ const GETS_IT = /^(?:and |so )?(?:you|it|they|he|she)(?:['’]ll| will| shall)\b
 const DID_IT =
   /^(?:looked|checked|had a look|been (?:there|round|over)|tried|searched|fixed|mended|swapped|cleaned)\b/i;
 
-/** What was asked for last. */
-function newestOf(left: readonly OpenItem[]): OpenItem[] {
-  const newest = Math.max(...left.map(({ raised }) => raised));
-  return left.filter(({ raised }) => raised === newest);
-}
-
 /** The one thing that was asked for last, where it is one. */
 function lastRaised(left: readonly OpenItem[]): OpenItem | null {
-  const last = newestOf(left);
+  const last = raisedLast(left);
   return last.length === 1 ? last[0]! : null;
 }
 

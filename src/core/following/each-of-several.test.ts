@@ -24,11 +24,12 @@ test("of what several were asked for, each for their own, one has done a part, a
     [
       await letter(2, "Wil", ["Ada", "Kim"], "Please send me your hours by Friday."),
       await letter(3, "Ada", ["Wil"], "Attached are mine."),
+      await letter(3, "Ada", ["Wil"], "Attached are mine, corrected."),
       await letter(4, "Kim", ["Wil"], "My hours are attached."),
     ],
     people,
   );
-  expect(followed.map((one) => one.changes.map(({ change }) => change))).toEqual([[], ["part"], ["done"]]);
+  expect(followed.map((one) => one.changes.map(({ change }) => change))).toEqual([[], ["part"], ["part"], ["done"]]);
 });
 
 test("what somebody is to do is done by the first who does it", async () => {

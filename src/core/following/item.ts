@@ -53,6 +53,12 @@ export interface OpenItem {
   isOver: boolean;
 }
 
+/** What of these was asked for last. */
+export function raisedLast(items: readonly OpenItem[]): OpenItem[] {
+  const newest = Math.max(...items.map(({ raised }) => raised));
+  return items.filter(({ raised }) => raised === newest);
+}
+
 /** A slip that offers to change a task that is here already. */
 export interface FoundChange extends FoundSlip {
   readonly changes: { readonly taskId: string; readonly conversationId: string; readonly change: ChangeKind };
