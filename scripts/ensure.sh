@@ -58,12 +58,12 @@ ensure_debian() {
     $sudo env DEBIAN_FRONTEND=noninteractive apt-get install -y -qq --no-install-recommends "${missing[@]}"
 }
 
-# The pages are built again when anything they are made of has changed.
+# The pages and the command are built again when anything they are made of has changed.
 ensure_build() {
   local stamp
-  stamp="$(find src next.config.ts postcss.config.mjs package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)"
-  if [ ! -f .next/BUILD_ID ] || [ "$(cat .next/jam-built 2>/dev/null || true)" != "$stamp" ]; then
-    watched "Building the pages" .jam-build.log nothing node node_modules/next/dist/bin/next build
+  stamp="$(find src bin/bundle.mjs scripts/bundle-command.mjs next.config.ts postcss.config.mjs package-lock.json -type f -print0 | sort -z | xargs -0 sha256sum | sha256sum)"
+  if [ ! -f .next/BUILD_ID ] || [ ! -f .jam-command/main.js ] || [ "$(cat .next/jam-built 2>/dev/null || true)" != "$stamp" ]; then
+    watched "Building" .jam-build.log nothing npm run --silent build
     echo "$stamp" > .next/jam-built
   fi
 }

@@ -138,15 +138,17 @@ export async function serve(what: string, { onDoor }: { onDoor?: (port: number) 
     await closeAll();
     throw error;
   });
+  // Listened for before it says that it is ready: whoever waits for that may stop it at once.
+  const toldToStop = new Promise<void>((resolve) => {
+    stopWithLauncher(resolve);
+    for (const signal of ["SIGTERM", "SIGINT", "SIGHUP"] as const) process.once(signal, () => resolve());
+  });
   const address = server.address();
   process.stdout.write(
     `Jam Kettle is ready at http://localhost:${typeof address === "object" && address ? address.port : port}\n`,
   );
   if (typeof address === "object" && address) void warm(address.port);
-  await new Promise<void>((resolve) => {
-    stopWithLauncher(resolve);
-    for (const signal of ["SIGTERM", "SIGINT", "SIGHUP"] as const) process.once(signal, () => resolve());
-  });
+  await toldToStop;
   setTimeout(() => process.exit(1), LONGEST_STOP_MS).unref();
   process.stdout.write("Stopping.\n");
   await closeAll();

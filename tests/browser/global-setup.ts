@@ -2,10 +2,13 @@ import { type ChildProcess, spawn } from "node:child_process";
 import fs from "node:fs";
 import os from "node:os";
 import path from "node:path";
+import makeEmptyDatabases, { copyEmpty } from "../empty-databases";
 
 /** Starts the real application on the demo's data, with the clock standing at Tuesday 24 November 2026, 11:20. */
 export default async function start(): Promise<() => Promise<void>> {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), "jam-browser-"));
+  await makeEmptyDatabases();
+  copyEmpty(folder);
   const server: ChildProcess = spawn(process.execPath, ["bin/jam.mjs", "demo"], {
     env: {
       ...process.env,
@@ -17,7 +20,6 @@ export default async function start(): Promise<() => Promise<void>> {
     },
     stdio: ["ignore", "pipe", "inherit"],
   });
-  process.env.JAM_BROWSER_DATA = folder;
   await new Promise<void>((resolve, reject) => {
     server.stdout!.on("data", (chunk: Buffer) => {
       if (chunk.toString().includes("is ready at")) resolve();

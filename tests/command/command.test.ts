@@ -255,6 +255,14 @@ describe("jam serve", () => {
     // The folder is free again, with everything in it.
     expect(served.run(["letters", "--json"]).out).toContain("letter-8@out.example");
   });
+
+  test("told to stop as soon as it says that it is ready, it closes everything all the same", async () => {
+    const again = served.start(["serve"]);
+    await again.until("is ready at");
+    again.child.kill("SIGTERM");
+    expect(await again.ended).toBe(0);
+    expect(again.said().out).toContain("Stopping.");
+  });
 });
 
 describe("jam read, jam follow and jam when", () => {
