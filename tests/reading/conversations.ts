@@ -64,15 +64,18 @@ export const CONVERSATION_SETS = [
 
 /**
  * Conversations as offices write them, plain and short. Nothing is learnt from them: what they brought to each other they took from
- * the rest. The mistakes of the first four were looked at; for the last two nothing is mended.
+ * the rest. The mistakes of the first six were looked at; for the last three nothing is mended.
  */
 export const PLAIN_CONVERSATIONS = [
   "conversations-dd",
   "conversations-ff",
   "conversations-gg",
   "conversations-hh",
+  "conversations-jj",
+  "conversations-kk",
   "conversations-ee",
   "conversations-ii",
+  "conversations-mm",
 ] as const;
 export type PlainConversations = (typeof PLAIN_CONVERSATIONS)[number];
 export type ConversationSet = (typeof CONVERSATION_SETS)[number] | PlainConversations;

@@ -10,9 +10,12 @@ const FLOORS: Readonly<
   "conversations-ff": { opens: 40, changes: 45, opening: 0.83, change: 0.66 },
   "conversations-gg": { opens: 50, changes: 70, opening: 0.89, change: 0.67 },
   "conversations-hh": { opens: 40, changes: 55, opening: 0.91, change: 0.66 },
+  "conversations-jj": { opens: 45, changes: 65, opening: 0.91, change: 0.7 },
+  "conversations-kk": { opens: 55, changes: 75, opening: 0.89, change: 0.62 },
   // For these nothing is mended.
   "conversations-ee": { opens: 30, changes: 45, opening: 0.85, change: 0.58 },
   "conversations-ii": { opens: 28, changes: 36, opening: 0.86, change: 0.6 },
+  "conversations-mm": { opens: 45, changes: 60, opening: 0.85, change: 0.53 },
 };
 
 test.each([...PLAIN_CONVERSATIONS])("%s: what each letter opens, and what it changes", async (set) => {

@@ -4,6 +4,10 @@ import { wantsWords } from "./said";
 
 const YES_OR_NO = /^(?:yes|yep|yeah|no|nope|correct|that['’]s right|exactly)(?:[,.:;!]|$| [–—-] )/i;
 
+/** "That works for me.", "fine by us" */
+const SUITS =
+  /^(?:(?:yes,? )?(?:that|this|it|which)(?:['’]s| is)? )?(?:works?(?: (?:well|fine|perfectly))?(?: for (?:me|us))?|suits (?:me|us)(?: (?:well|fine|perfectly))?|(?:fine|good|perfect|ok(?:ay)?|all right)(?: (?:by|with|for) (?:me|us)))[.!]*$/i;
+
 /** "She can.", "They are not." */
 const BY_A_VERB =
   /^(?:(?:yes|no),? )?(?:i|we|he|she|they|it|that|this|there|you|\p{L}+) (?:can|could|will|would|does|do|did|is|are|was|were|has|have|had|may|might|should)(?:n['’]t| not)?[.!]*$/iu;
@@ -19,6 +23,21 @@ const ASKS_WHETHER = /\b(?:whether|if)\b/i;
 const BY_WHOM =
   /^(?:[Tt]hat|[Ii]t)(?:['’]s| is| was| has been|['’]d be| would be| will be|['’]ll be) (?:me|us|him|her|them|\p{Lu}\p{L}+)(?: (?:again|too))?[.!]*$|^(?:[Ii]|[Ww]e|[Hh]e|[Ss]he|[Tt]hey|\p{Lu}\p{L}+) (?:did|do|does|was|is|has|have|will)(?: it| that| them| one)?[.!]*$/u;
 const ASKS_WHO = /^(?:(?:and|so|but|then|or)[, ]+)*(?:by the way,? )?who\b/i;
+
+const words = (text: string): string[] => text.toLowerCase().match(/[\p{L}\d'’]+/gu) ?? [];
+
+/** "With.", where it was asked "with or without VAT?": one of those that were named. */
+function isOneOfThem(text: string, { kind, quote }: OpenItem): boolean {
+  const said = words(text).filter((word) => !/^(?:the|please|thanks|a|an)$/.test(word));
+  return (
+    kind === "question" &&
+    / or /i.test(quote) &&
+    said.length > 0 &&
+    said.length <= MOST_WORDS_OF_A_CHOICE &&
+    said.every((word) => words(quote).includes(word))
+  );
+}
+const MOST_WORDS_OF_A_CHOICE = 3;
 
 /** A question that is answered by yes or no. */
 function isPolar({ quote }: OpenItem): boolean {
@@ -40,7 +59,9 @@ export function answeredShortly(text: string, left: readonly OpenItem[]): OpenIt
   if (/\?$/.test(text)) return null;
   const who = left.findLast((item) => item.kind === "question" && ASKS_WHO.test(item.quote));
   if (who && BY_WHOM.test(text) && !TAKES_ON.test(text)) return who;
-  const isByVerb = BY_A_VERB.test(text);
+  const choice = left.findLast((item) => isOneOfThem(text, item));
+  if (choice) return choice;
+  const isByVerb = BY_A_VERB.test(text) || SUITS.test(text);
   if (!isByVerb && !YES_OR_NO.test(text)) return null;
   const question = askedLast(left);
   if (!question) return null;

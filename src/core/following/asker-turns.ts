@@ -45,7 +45,7 @@ const NO_LONGER: Turn = {
     ),
     wholeOf("(?:there(?:<is>) )?no need to (?!hurry|rush|worry|panic|apologi[sz]e|thank)[^?]*"),
     whole("(?:please )?(?:stop|cancel) (?:the order|it|that|them|everything)<rest>"),
-    whole("<it> (?:can|may) stay (?:where|as|after all)<rest>"),
+    whole("<it> (?:can|may) stay (?:where|as|after all|here|there|put)<rest>"),
     whole("(?:please |you can )?leave <it>(?: (?:where|as) (?:it|they) (?:is|are))?(?: after all)?"),
     whole(
       "<it>(?: has| have|['’]s) (?:become unnecessary|been superseded|sorted itself out|settled itself|resolved itself)",
@@ -158,6 +158,10 @@ const AGAIN: Turn = {
     whole(
       "(?:please |do )?let (?:me|us) (?:know about|have an? (?:answer|reply)) [^?]+|(?:(?:could|can|would) you )?(?:please )?let (?:me|us) have an? (?:answer|reply)<rest>",
     ),
+    wholeOf(
+      "[^,;?]{1,40} (?:is|are|keeps?|has been|have been)(?: already| still| now)* asking (?:for|about|after)<rest>",
+    ),
+    whole("no [\\w -]{2,30} (?:so far|yet|as yet|to date|until now)"),
     whole("nothing (?:has |have )?(?:happened|been done|changed|arrived|come|moved)<rest>"),
   ],
 };
@@ -183,7 +187,7 @@ const HAS_COME: Turn = {
       "(?:<we have> |<we> )(?:now |just |already |safely )*(?:received|got|found) (?:all )?(?:the|your) (?!.*\\b(?:wrong|broken|but|only|half|missing|mistakes?|without)\\b)<rest>",
     ),
     whole(
-      "(?:it|they|that|everything)(?: has| have|['’]s|['’]ve)(?: all| now| just| safely)* (?:arrived|come|reached us|been (?:delivered|picked up|collected|repaired|fixed|settled|solved|sorted out))<rest>",
+      "(?:it|they|that|everything)(?: has| have|['’]s|['’]ve)(?: all| now| just| safely)* (?:arrived|come|turned up|shown up|reappeared|reached us|been (?:found|delivered|picked up|collected|repaired|fixed|settled|solved|sorted out))<rest>",
     ),
     wholeOf(
       "(?!.*(?:\\b(?:not|never|nothing|nobody|only|half|wrong|broken|damaged|empty|some|part|late|yet)\\b|n['’]t))[^,;:?]{1,40}? (?:safely |just |all )?(?:received|arrived)(?: (?:safely|today|this morning|yesterday))?",

@@ -43,7 +43,7 @@ const LONGEST_YES_OR_NO = 10;
 
 /** Words with which an answer begins and which answer nothing: "Oh dear, sorry." */
 export function isInterjection(text: string): boolean {
-  return INTERJECTION.test(text);
+  return INTERJECTION.test(text) || FEELS.test(text);
 }
 const INTERJECTION =
   /^(?:(?:oh|ah|dear|oh dear|sorry|so sorry|apologies|my apologies|pity|hm+|well|right|thanks|thank you|hello|hi|never mind|no worries|forgive me|excuse me|goodness|my fault|mea culpa|(?:i['’]?m|i am|we['’]?re|we are) (?:so |very |really |truly )?sorry(?: (?:(?:to (?:hear|read|see|learn)|about|for)(?: of)? (?:this|that|it|the \w+)))?|what a (?:pity|shame|day))(?:[\s,]+(?:\p{Lu}\p{L}+))?[\s,!.]*)+$/iu;
@@ -59,6 +59,14 @@ export const KNOWS_NOTHING =
 const NOTED =
   /^(?:(?:i|we)(?:['’]ve| have)? (?:received|got) your (?:mail|e-?mail|message|letter)|(?:duly )?noted)\b[\s,.!]*(?:(?:with )?(?:many )?(?:thanks|thank you))?[\s.!]*$/i;
 
+/** "Not again!", "How annoying.", "Good question.": what somebody feels, and no more. */
+const FEELS =
+  /^(?:(?:oh,? )?(?:no|dear)[,!. ]+)*(?:oh (?:no|dear|my)|not again|how (?:annoying|awful|sad|funny|strange|odd|embarrassing|stupid|silly|nasty|horrible|typical|unfortunate)(?: of (?:me|us|you|them))?|that['’]s (?:(?:too |very |really )?(?:bad|sad|awful|annoying|terrible|odd|strange|funny|unfortunate)|a (?:pity|shame|nuisance|blow))|what a (?:\w+ )?(?:mess|pity|shame|nuisance|day|week|relief|story)|good question|poor (?:you|thing)|typical|well done|bravo|congratulations|you win|my mistake|silly me|(?:i|we) (?:can(?:no|['’])t|do(?: not|n['’]t)) (?:see|follow|understand) (?:it|that|this|any|one|you))[\s.!]*$/i;
+
+/** "…, he says." */
+const WHO_SAYS_SO =
+  /^(?:(?:i|we|he|she|they|\p{Lu}\p{L}+) (?:says?|said|thinks?|hopes?|believes?|guess|suppose|reckons?|tells me|told me)|or so (?:he|she|they) says?|i['’]m told)[.!]*$/iu;
+
 /** "Have a good weekend!", "Safe journey to him": a wish. */
 const WISHES =
   /^(?:have an? (?:good|nice|lovely|great|safe|wonderful|pleasant|restful|quiet|happy)|safe (?:journey|travels|home)|good luck|best of luck|get well|bless (?:you|him|her|them)|happy (?:birthday|easter|holidays?|new year)|enjoy (?:your|the))\b[^.?\d]{0,40}$/i;
@@ -66,7 +74,8 @@ const WISHES =
 /** Whether words are courtesy, or say that nothing has become of anything. */
 export function saysNothing(text: string): boolean {
   return (
-    isThanksOnly(text) || [NOTED, WISHES, INTRODUCES, KNOWS_NOTHING, INTERJECTION].some((pattern) => pattern.test(text))
+    isThanksOnly(text) ||
+    [NOTED, WISHES, INTRODUCES, KNOWS_NOTHING, INTERJECTION, FEELS, WHO_SAYS_SO].some((pattern) => pattern.test(text))
   );
 }
 
@@ -109,7 +118,7 @@ export function bareTargets(open: readonly OpenItem[], text: string, writer: str
 
 /** An ask that turns to somebody, unlike "the blue one needs another week". */
 export const TURNS_TO =
-  /\b(?:please|kindly|(?:could|can|would|will) (?:you|somebody|someone|one of you)|let (?:me|us)|tell (?:me|us)|(?:i|we) (?:still |also )?need (?:the|your|their|his|her|its|a|an|to know))\b|\?$/i;
+  /\b(?:please|kindly|(?:could|can|would|will) (?:you|somebody|someone|one of you)|let (?:me|us)|tell (?:me|us)|(?:i|we)(?:['’]d| would|['’]ll| will)? (?:still |also )?need (?:the|your|their|his|her|its|an?(?! (?:bit|little|few|while|day|week|moment|minute|couple|hour|extra day)\b)|to know)|(?:i|we)(?:['’]d| would| should) (?:like|love) (?:you to|to have|it (?:by|on|for)))\b|\?$/i;
 
 /** "Monday is fine", "yes", a thumb: somebody agrees, and nothing more. */
 export function agrees(text: string): boolean {

@@ -39,6 +39,7 @@ import {
 } from "./said";
 import { type Handed, saidAtOnce } from "./said-at-once";
 import type { Segment } from "./segments";
+import { isToldWhatToDo } from "./told-what-to-do";
 import { Topics } from "./topics";
 
 /** What the rules find in a letter: changes by their items, and every stretch that was taken to speak of an item. */
@@ -53,6 +54,15 @@ const HANDED_TO: Omit<Said, "owner"> = {
   isNamed: true,
   isPlain: true,
   reason: "the letter is handed on",
+};
+
+const ANSWERED: Said = {
+  change: "done",
+  due: null,
+  owner: null,
+  isNamed: true,
+  isPlain: true,
+  reason: "it is said what to do",
 };
 
 /** "…, so the driver comes tomorrow": what follows from an excuse is said of the thing that was asked. */
@@ -91,6 +101,15 @@ export function changesByRules(
     }
     if (isThanksOnly(segment.text) || [INTRODUCES, KNOWS_NOTHING].some((pattern) => pattern.test(segment.text))) {
       consumed.add(segment);
+      continue;
+    }
+    const order = slips.find((one) => one.kind === "ask" && one.start <= segment.start && segment.start < one.end);
+    const questions = owed.filter((item) => item.kind === "question" && !changes.has(item.id));
+    const toBeTold = order
+      ? raisedLast(questions).find((item) => isToldWhatToDo(context.letter.text.slice(order.start, order.end), item))
+      : undefined;
+    if (toBeTold) {
+      note(toBeTold, ANSWERED, segment);
       continue;
     }
     const taker = allHandedTo(context.letter, segment.text);
@@ -210,7 +229,7 @@ export function changesByRules(
     let asked = items.filter((item) => wanted.includes(item));
     if (
       asked.length === 0 &&
-      items.length === 0 &&
+      !isNamed &&
       (POINTS_TO_WANTED.test(segment.text) || isTakenBack(segment.text) || askerTurn(segment.text, false) !== null)
     ) {
       const missing = wanted.filter((item) => !changes.has(item.id));

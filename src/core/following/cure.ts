@@ -20,7 +20,7 @@ export function cureOf(item: OpenItem, owed: readonly OpenItem[]): OpenItem | nu
 }
 
 const DOES_AGAIN =
-  "(?:(?:work|run|print|clos|heat|cool|lock|hold|flush|charg)(?:ing|s|es)? (?:again|properly|perfectly|fine|as (?:it|they) should|like new)|(?:work|fit|hold)(?:ing|s)? now)";
+  "(?:(?:go|work|run|print|clos|heat|cool|lock|hold|flush|charg)(?:ing|s|es)? (?:again|properly|perfectly|fine|as (?:it|they) should|like new)|(?:work|fit|hold)(?:ing|s)? now)";
 const IS_AGAIN =
   "(?: now| all| both| finally| at last)* (?:fixed|repaired|mended|sorted(?: out)?|solved|settled|cured|put right|back to normal|(?:up and )?running again|up again|as good as new|good as new|(?:all right|fine|tight|dry|clean|clear|warm|in order) again)";
 const GOOD =
@@ -28,7 +28,8 @@ const GOOD =
 const IS = "(?:<is>| has been| have been)";
 
 /** "It works again, but not for long": it is not over yet. */
-const HEDGED = /\b(?:but|not|until|till|for now|for the moment|if|once|when|unless|hardly|almost|nearly)\b|n['’]t\b/i;
+const HEDGED =
+  /\b(?:but|not(?! any (?:more|longer)[.!]*$)|until|till|for now|for the moment|if|once|when|unless|hardly|almost|nearly)\b|n['’]t\b/i;
 
 const WELL_AGAIN: Turn = {
   change: "done",
@@ -41,6 +42,7 @@ const WELL_AGAIN: Turn = {
     whole(`(?:(?:<it>|everything|all(?: of it)?)${IS}?(?: all| now| both)* )?(?:all )?${GOOD} again<rest>`),
     wholeOf(`[^,;:?]{1,40}?${IS}(?: all| now| both)* ${GOOD} again<rest>`),
     whole("there(?:<is>) (?:plenty of|enough|lots of) [^,;:?]{1,30} again"),
+    whole("not any (?:more|longer)|no longer"),
     whole("no (?:more|further) (?:noise|leaks?|smell|trouble|problems?|complaints|alarms?|drips?|mistakes?|errors?)"),
   ],
 };

@@ -36,6 +36,15 @@ const PLACE: Deed = {
   done: /^(?:it|they)(?:['’]s|['’]re| is| are) (?:now |already |all )?(?:(?:at|with|back (?:at|in|with|on)|hanging|standing) |(?:there|up)(?: now| already)?$)(?!.*\b(?:still|not)\b)/i,
 };
 
+/** "Switch the light off", "Off." */
+const PARTICLE =
+  /^(?:(?:it|they|all|everything)(?:['’]s|['’]re| is| are)? )?(off|on|up|down|out|in|away|back|over|shut|closed|open|locked|unlocked)$/i;
+
+function isSoNow(quote: string, said: string): boolean {
+  const particle = PARTICLE.exec(said)?.[1];
+  return particle !== undefined && new RegExp(`\\b${particle}\\b`, "i").test(quote);
+}
+
 const DEEDS = [TALK, VISIT, PLACE];
 
 /** Whether the words of whoever was asked tell that it was done, by a deed that can only be what was asked. */
@@ -44,6 +53,7 @@ export function isDoneAsAsked(
   said: string,
 ): boolean {
   if (kind !== "ask") return false;
+  if (isSoNow(quote, said)) return true;
   const names = /\b(?:there|up)\b/.test(said) || [...tellingWords(said)].some((word) => words.has(word));
   return DEEDS.some(({ asked, done, isNamed }) => (names || !isNamed) && done.test(said) && asked.test(quote));
 }

@@ -38,7 +38,7 @@ export function isRestLeft(text: string): boolean {
   return REST_LEFT.test(text) && !IS_DONE_TOO.test(text);
 }
 const REST_LEFT =
-  /^(?:and |but |only )*the (?:ones?|others?|rest|remaining|last|second|third)\b.*\b(?:(?:have|['’]ve) (?:asked|ordered|requested)|look up|have to|has to|need to|still|missing|later|follows?|will|to come|waiting|not)\b/i;
+  /^(?:and |but |only )*the (?:ones?|others?|rest|remaining|last|second|third)\b.*\b(?:(?:have|['’]ve) (?:asked|ordered|requested)|look up|have to|has to|need to|still|missing|later|follows?|will|to come|waiting|not|\w+n['’]t)\b/i;
 const IS_DONE_TOO = /\b(?:too|as well|also)[.!]*$/i;
 
 /** "So its results come on 24 April": what is still to come of a thing. */

@@ -9,7 +9,7 @@ export function isPassedOn({ passedOn, parts, subject }: Letter): boolean {
 
 /** "This is one for you", "over to you" */
 const FOR_YOU =
-  /^(?:\p{Lu}\p{L}+[,:] )?(?:(?:this|that|it)(?: one)?(?:['’]s| is)(?: one)? (?:for you|yours|your (?:job|baby|department|area|patch|field))|(?:one|something) for you|over to you|all yours|(?:please )?(?:(?:can|could|would) you )?(?:please )?(?:take|handle|deal with|look after|see to) (?:this|it|these|them)(?: one)?(?:,? please)?(?: for me)?)[.!?]*$/iu;
+  /^(?:\p{Lu}\p{L}+[,:] )?(?:(?:this|that|it)(?: one)?(?:['’]s| is)(?: one)? (?:for you|yours|your (?:job|baby|department|area|patch|field))|(?:one|something) for you|over to you|all yours|(?:please )?(?:(?:can|could|would) you )?(?:please )?(?:take|handle|deal with|look after|see to) (?:this|it|these|them)(?: one)?(?:,? please)?(?: for me)?)(?:, \p{Lu}\p{L}+)?(?:[.!?]*$|: )/iu;
 
 /** To whom a letter that is passed on gives all that it asks: "FW: …", "this is one for you"; null where it does not. */
 export function allHandedTo(letter: Letter, text: string): string | null {

@@ -1,15 +1,18 @@
 import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
+import type { Day } from "../time/day";
+import { dayOf } from "../time/moment";
 import { isAnswerWithPlease, isYesOrNo } from "./bare-answer";
 import type { ChangesFound } from "./changes-in";
 import type { FollowContext } from "./context";
 import { isCalledOff } from "./cues";
 import { handedWhole, isPassedOn } from "./handed-whole";
-import type { ItemChange, OpenItem } from "./item";
+import { type ItemChange, type OpenItem, raisedLast } from "./item";
 import { likeness } from "./likeness";
 import { goesOnInSentence, promisedFor } from "./promised-for";
 import { wantsWords } from "./said";
 import type { Sides } from "./sides";
+import { isToldWhatToDo } from "./told-what-to-do";
 
 /** A slip that is new in its conversation, with the words that tell it from others. */
 export interface Opened extends FoundSlip {
@@ -28,6 +31,8 @@ function withoutCall(text: string): string {
 }
 
 const POINTS_BACK = /\b(?:it|them|this|that|these|those)\b/i;
+
+const POINTS_THERE = /\b(?:it|them|this|that|these|those|there|here|about)\b/i;
 
 /** "Can you answer this?", "please tell him" */
 const ANSWERS_IT =
@@ -76,6 +81,23 @@ function withThingMeant(words: ReadonlySet<string>, slip: FoundSlip, quote: stri
   const before = tellingWords(text.slice(0, slip.start));
   return new Set([...words, ...[...tellingWords(slip.title)].filter((word) => before.has(word))]);
 }
+
+/** "And the nephew?" */
+const AND_THE_REST = /^(?:and|what about|how about) (?:the|your|his|her|their|that) [\p{L}-]+(?: [\p{L}-]+)?\?$/iu;
+
+/** The one thing that should be here by now. */
+function lateOf(asked: readonly OpenItem[], today: Day): OpenItem | undefined {
+  const [late, ...others] = asked.filter(({ kind, due }) => kind === "ask" && due !== null && due <= today);
+  return others.length === 0 ? late : undefined;
+}
+
+const REGRETS = /\b(?:(?:i['’]?m|i am|we['’]?re|we are) (?:afraid|sorry)|unfortunately|regrettably)\b/i;
+
+/** "All of us are at the party": unlike a van that has broken down, it says that nobody can come. */
+const HAVE_NO_TIME =
+  /\b(?:i am|we are|(?:all|both|most) of us are|(?:everybody|everyone|nobody|no one) (?:is|can)|the (?:whole |entire )?(?:team|kitchen|house|office) is)\b(?! (?:afraid|sorry))|\b(?:i['’]m|we['’]re)\b(?! (?:afraid|sorry))/i;
+
+const newestOf = (open: readonly OpenItem[]) => Math.max(...open.map(({ raised }) => raised));
 
 /** How many asks somebody owes an answer to. */
 function askedOf(writer: string, open: readonly OpenItem[], sides: Sides): number {
@@ -145,6 +167,12 @@ export function openedBy(
         ({ change, item }) => change === "done" && open.some((one) => one.id === item && one.kind === "trouble"),
       );
       if (slip.kind === "trouble" && isCause && /\b(?:had|was|were)\b/i.test(quote)) continue;
+      // "On the 11th all of us are away, I'm afraid.": who is asked for something says no.
+      const refused = slip.kind === "trouble" && REGRETS.test(quote) && HAVE_NO_TIME.test(quote) ? raisedLast(left)[0] : undefined;
+      if (refused && refused.kind !== "trouble" && refused.raised === newestOf(open)) {
+        again(wantsWords(refused) ? "done" : "declined", refused, null, "it is refused with regret");
+        continue;
+      }
       opened.push({ ...slip, words });
       continue;
     }
@@ -156,6 +184,14 @@ export function openedBy(
       if (question) again("done", question, null, "it is answered");
       if (questions.length > 0) continue;
     }
+    // "Put them in the cellar", where it was asked where to put them.
+    const isToldTo = (id: string) => open.some((item) => item.id === id && isToldWhatToDo(quote, item));
+    if (covering.some(({ change, item }) => change === "done" && isToldTo(item))) continue;
+    // "That's Nora's field. Nora, do you know what happened there?"
+    const isToTaker = changes.some(
+      ({ change, owner }) => change === "passed" && owner !== null && owner === slip.owner,
+    );
+    if (slip.kind === "question" && isToTaker && POINTS_THERE.test(quote)) continue;
     // "Give him fifteen minutes", of whoever owes something: so long it takes.
     if (GIVE_TIME.test(quote) && open.some((item) => sides.owes(writer, item))) continue;
     if (BRING_IT.test(quote)) {
@@ -178,6 +214,7 @@ export function openedBy(
           likeness(words, item.words) >= SAME_ASK &&
           [...words].filter((word) => item.words.has(word)).length >= (isShort ? 1 : Math.min(2, item.words.size)),
       ) ??
+      (slip.kind === "question" && AND_THE_REST.test(quote) ? lateOf(asked, dayOf(context.sent)) : undefined) ??
       (words.size === 0 && isShort && POINTS_BACK.test(quote) && slip.owner !== null
         ? asked.findLast((item) => item.owner === slip.owner)
         : undefined);

@@ -161,7 +161,7 @@ const WILL_FIND_OUT: Turn = {
   name: "an answer is being looked for",
   forms: [
     whole(
-      "<we>(?:['’]d| would|<will>)? ?(?:have to|need to|must) (?:first )?(?:check|ask|look|see|find out|think|talk|speak|consult)<rest>",
+      "<we>(?:['’]d| would|<will>)? ?(?:have to|need to|must) (?:first )?(?:check|ask|look|see|find out|think|talk|speak|consult|discuss|clear|decide|take (?:it|that|this)|put (?:it|that|this)|bring (?:it|that|this)|run (?:it|that|this)|clear (?:it|that|this)|go through)<rest>",
     ),
   ],
 };

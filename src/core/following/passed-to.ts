@@ -13,7 +13,9 @@ const FORWARDED =
   /\b(?:passed|forwarded|handed|given|sent) (?:it|this|that|them|your \w+)(?: on| over)? to (?:our|the|my|mr|mrs|ms|dr)\b/i;
 /** "As to the banner I have to ask our people": it stays with whoever asks them. */
 const ASKS_FIRST =
-  /\b(?:i|we)(?:['’]ll| will| shall| have to| must| need to| am going to| will have to) (?:just |first )?(?:ask|check with|speak to|talk to|consult)\b/i;
+  /\b(?:i|we)(?:['’]ll| will| shall| have to| must| need to| am going to| will have to) (?:just |first )?(?:ask|check with|speak to|talk to|consult)\b|\blet me (?:just |first )?(?:ask|check with|speak to|talk to)\b/i;
+/** "Ruben will know, I'll ask him." */
+const ASKS_THEM = /\b(?:i|we)(?:['’]ll| will| shall) (?:just |first )?ask (?:him|her|them)\b/i;
 /** "The caretaker will call you": somebody who is named by what they do. */
 const BY_TRADE =
   /^(?:and |so |but |then )*(?:the|our|my|a) (?:\w+ ){0,2}?(?:\w{2,}(?:er|or|ist|man|woman|ian|lord|lady|ant)|council|office|department|bank|team|boss|colleagues?|chef|cook|firm|factory|insurance|garage|parish|board|service|sales|mechanic)s? (?:(?:will|['’]ll|is going to|are going to) (?:\w+ )?(?:call|ring|phone|write to|tell|contact|answer|get in touch|get back|come back|let you know|deal with|take care|see to|look after|look into|handle)\b|(?:takes? care of|looks? after|deals? with|handles?|(?:is|are) (?:responsible|in charge)|decides?)\b)/i;
@@ -47,12 +49,18 @@ export interface PassedTo {
 
 /** "Nora will let you know", "Nora is responsible" */
 const PLAINLY_TAKES =
-  /^(?: (?:from|in|at) (?:the |our )?\w+)?(?:(?: (?:will|can|could|is going to|would be able to)|['’]ll) (?:\w+ )?(?:tell|let you|give you|write|call|ring|answer|get back|get in touch|come back|contact|help|deal|take care|look after|see to|send|bring|deliver)\b| (?:is (?:responsible|in charge|dealing|taking care|looking after)|looks after|deals with|takes care|handles|has taken (?:it |this )?over)\b)/i;
+  /^(?: (?:from|in|at) (?:the |our )?\w+)?(?:(?: (?:will|can|could|is going to|would be able to)|['’]ll) (?:\w+ )?(?:tell|let you|give you|write|call|ring|answer|get back|get in touch|come back|contact|help|deal|take care|look after|see to|send|bring|deliver)\b| (?:is (?:responsible|in charge|dealing|taking care|looking after)|looks after|deals with|takes care|handles|has taken (?:it |this )?over|has (?:it|that|this)(?: in hand)?[.!]*$|(?:is|['’]s) (?:on|at|doing) it\b|volunteer(?:s|ed)|(?:has |have )?offered to|(?:would|will|should|may|might) know\b|decides? (?:that|this|it)|takes? it(?: on)?\b|has the (?:diary|list|book|calendar|papers|key|figures|numbers|details)\b)|['’]s (?:on|at|doing) it\b)/i;
 /** "The wine cellar is Pip's." */
-const IS_THEIRS = /^['’]s(?: (?:job|business|department|area))?[\s.!]*$/i;
+const IS_THEIRS =
+  /^['’]s(?: (?:job|business|department|area|field|desk|baby|thing|patch|territory|world|responsibility|call|decision|department|corner|side))?[\s.!]*$/i;
 /** "Please ask Nora", "I've passed it to Nora" */
 const PLAINLY_GIVEN =
   /\b(?:ask|contact|turn to|speak to|write to|talk to|up to|(?:passed|handed|given|forwarded|gave|reported) (?:it|this|that|them|your \w+)(?: on| over)? to|arrange (?:it|that|this) with)\s+$/i;
+/** "I've put Nora on it", "one for Nora" */
+const PUT_ON_IT = /\b(?:put|set)\s+$/i;
+const ON_IT = /^\s+(?:on|onto|to) (?:it|that|this)\b/i;
+const ONE_FOR = /^(?:(?:this|that|it)(?:['’]s| is)? )?(?:one|a case|a matter|something|a job) for\s+$/i;
+
 /** "I've asked Nora to send it": unlike "I've asked Nora for the file" */
 const ASKED = /\b(?:have|['’]ve) (?:asked|told|informed)\s+$/i;
 const TO_DO_IT =
@@ -69,6 +77,7 @@ export function passedTo(text: string, people: People, writer: string, askers: R
   const named = namedIn(text, [...people.team, ...people.outside]).filter(
     ({ person }) => person.address !== writer && !askers.has(person.address),
   );
+  if (ASKS_THEM.test(text)) return null;
   for (const { person, at, end } of named) {
     if (IS_THEIRS.test(text.slice(end)) && /\b(?:is|are)\s+$/i.test(text.slice(0, at)))
       return { person, isPlain: true };
@@ -77,6 +86,8 @@ export function passedTo(text: string, people: People, writer: string, askers: R
     const isGiven = PLAINLY_GIVEN.test(before) && !ASKS_FIRST.test(text) && !SPEAKS_TO.test(before);
     // "Ask Miriam whether she can take them": she is asked something else.
     if (ASKS_WHETHER.test(text.slice(end))) continue;
+    if (PUT_ON_IT.test(before) && ON_IT.test(text.slice(end))) return { person, isPlain: true };
+    if (ONE_FOR.test(before) && /^[\s.!]*$/.test(text.slice(end))) return { person, isPlain: true };
     if (isGiven || (ASKED.test(before) && TO_DO_IT.test(text.slice(end)))) return { person, isPlain: true };
   }
   if (named[0] && (NOT_ME.test(text) || HAS_BEEN_ASKED.test(text) || SENT_TO_SOMEBODY.test(text)))

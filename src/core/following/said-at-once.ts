@@ -1,4 +1,5 @@
 import { tellingWords } from "../finding/telling-words";
+import { dayOf } from "../time/moment";
 import { answeredShortly } from "./answered-shortly";
 import { thankedFor } from "./asker-turns";
 import { KNOWS_NOTHING } from "./bare-answer";
@@ -9,6 +10,7 @@ import { isDoneAsAsked } from "./done-as-asked";
 import type { OpenItem } from "./item";
 import { dueIn, type Said, saidByOwner, wantsWords } from "./said";
 import type { Segment } from "./segments";
+import { saidBySetPhrase } from "./set-phrases";
 
 /** What was handed on to somebody, and where that was said. */
 export interface Handed {
@@ -85,6 +87,14 @@ export function saidAtOnce(
     owed.filter((item) => !changes.has(item.id)),
   );
   if (done) return done;
+  const phrase = saidBySetPhrase({
+    context,
+    text,
+    owed: owed.filter((item) => !changes.has(item.id)),
+    wanted: wanted.filter((item) => !changes.has(item.id)),
+    today: dayOf(context.sent),
+  });
+  if (phrase) return phrase;
   if (!KNOWS_NOTHING.test(text)) return null;
   // "Sorry, no idea.": whoever was asked alone has no answer.
   const [asked, ...others] = owed.filter(

@@ -3,6 +3,7 @@ import type { DueFound } from "../reading/slip";
 import { findDates } from "../time/dates-in-words";
 import { dayOf } from "../time/moment";
 import { askerTurn } from "./asker-turns";
+import { CAN_BE_MAILED } from "./bare-answer";
 import type { FollowContext } from "./context";
 import { ASKER_CUES, type Cue, OWNER_CUES } from "./cues";
 import { CHANGES, type ChangeKind, type OpenItem } from "./item";
@@ -79,7 +80,7 @@ const STILL_TO_COME =
 const WILL_BE: Pick<Cue, "change" | "name"> = { change: "promised", name: "it will be done" };
 
 const NOTHING_WAS =
-  /^(?:(?:so|but|and|luckily|fortunately),? )?(?:nothing|none(?: of (?:it|them|that|this|these|those))?)(?:['’]s| has| have| had| was| were| is| are)\b/i;
+  /^(?:(?:so|but|and|luckily|fortunately),? )?(?:nothing|none(?: of (?:it|them|that|this|these|those))?)(?:['’]s| has| have| had| was| were| is| are)\b|^nothing (?:in|on|at|under|behind|there|here|found|so far|yet|to be (?:found|seen))\b/i;
 
 /** Whether words tell that a thing is not done: "Nothing has been cut yet." */
 export function saysNothingWasDone(text: string): boolean {
@@ -148,7 +149,7 @@ const WILL_HEAR = /\b(?:you['’]ll|you will) hear (?:from|back)\b|\blet you kno
 
 /** Whether all that words promise of a thing that is to be done is to be heard of. */
 export function promisesOnlyWord(text: string, item: OpenItem): boolean {
-  return WILL_HEAR.test(text) && !wantsWords(item);
+  return WILL_HEAR.test(text) && !wantsWords(item) && !CAN_BE_MAILED.test(item.quote);
 }
 
 /** "She will return it to you", said by whoever owes it. */
@@ -188,7 +189,7 @@ function handedOver(
   const passed = { change: "passed", due, isNamed, reason: "somebody else will do it" } as const;
   const to = passedTo(text, context.people, context.writer, new Set([item.asker]));
   // "Who will bring it?" is answered by a name.
-  const isWho = wantsWords(item) && /\bwho\b/i.test(item.quote);
+  const isWho = wantsWords(item) && /\b(?:who|where)\b/i.test(item.quote);
   const isTheirs = to?.person != null && to.person.address === item.owner;
   const isCured = item.kind === "trouble" && !to?.isPlain;
   if (to && !isWho && !isTheirs && !isCured && pointsAtIt(text, isNamed, to))
@@ -242,10 +243,15 @@ export function saidByOwner(
     const isTaken = item.owner === null && item.kind !== "trouble" && item.kind !== "promise";
     return { change: isTaken ? "passed" : "promised", due, owner: isTaken ? context.writer : null, isNamed, reason };
   };
+  // "You'll hear from me on Wednesday", of a price.
+  if (item.kind === "ask" && WILL_HEAR.test(text)) return { ...promised("an answer is promised"), isPlain: true };
   if (turn?.change === "promised") return { ...promised(turn.name), isPlain: true };
   if (turn) {
     const isNew = isLater || (item.due === null && /\b(?:before|until|till)\b/i.test(text));
-    const newDay = turn.change === "moved" && isNew ? due : null;
+    // "It isn't free before Monday": on Monday it is.
+    const notBefore = dueIn(context, text.replace(/\b(?:before|until|till)\b/i, "on"));
+    const isAfter = notBefore !== null && item.due !== null && notBefore.day > item.due;
+    const newDay = turn.change !== "moved" ? null : isNew ? due : isAfter ? notBefore : null;
     return { change: turn.change, due: newDay, owner: null, isNamed, isPlain: true, reason: turn.name };
   }
   const done: Said = { change: "done", due: null, owner: null, isNamed, reason: "it is answered" };

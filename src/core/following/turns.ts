@@ -2,7 +2,7 @@ import type { ChangeKind } from "./item";
 
 /** A pattern of a whole answer, as it is said of a thing that is named, and of one that is only meant; null where that says nothing. */
 interface Form {
-  readonly named: RegExp;
+  readonly named: RegExp | null;
   readonly meant: RegExp | null;
 }
 

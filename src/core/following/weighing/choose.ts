@@ -2,10 +2,12 @@ import { tellingWords } from "../../finding/telling-words";
 import { dayOf } from "../../time/moment";
 import { agrees, isAnswerWithPlease, isYesOrNo, TURNS_TO } from "../bare-answer";
 import type { FollowContext } from "../context";
+import { ASKER_CUES } from "../cues";
 import { CHANGES, type ChangeKind, type OpenItem } from "../item";
 import { passedTo } from "../passed-to";
 import { dueFor, isAway, knowsNotYet, promisesOnlyWord, type Ruled, type Said, saysNothingWasDone } from "../said";
 import type { Segment } from "../segments";
+import { timeOf } from "./forms";
 import { told } from "./told";
 import type { Weighed } from "./weigh";
 
@@ -48,9 +50,20 @@ const ASKS_PLAINLY = /\b(?:(?:i|we) (?:still |also |now )?need|(?:could|can|woul
 const ASKS_OF_SOMEBODY =
   /\b(?:(?:please|kindly)(?! (?:find|see|note|accept)\b)|(?:could|can|would|will) (?:you|somebody|someone|one of you))\b/i;
 
+/** "Sanna, they want the receipts": said to somebody by name, and of nothing that was asked before. */
+const CALLS =
+  /^(?!(?:Yes|No|Sorry|Thanks|Well|Oh|Sure|Right|Ok|OK|Okay|Fine|Done|Great|Good|Hello|Hi|Attached|Enclosed|Here|Also|So|Then|Today|Tomorrow|Tonight|Yesterday|Please|Actually|Unfortunately|However|Otherwise|\p{L}+day),)\p{Lu}\p{L}+, \p{L}/u;
+
+const DENIES = /\b(?:not|no|never|nothing|nobody|none|stop|still|yet)\b|n['’]t\b/i;
+
+function isCall(text: string): boolean {
+  return CALLS.test(text) && !DENIES.test(text) && !ASKER_CUES.some(({ pattern }) => pattern.test(text));
+}
+
 /** "Could you also letter the spine of the atlas?": an ask with words of its own is no reminder of another. */
 export function asksSomethingElse({ text }: Segment, item: OpenItem): boolean {
   const words = [...tellingWords(text)];
+  if (isCall(text) && words.length >= OWN_WORDS && !words.slice(1).some((word) => item.words.has(word))) return true;
   return TURNS_TO.test(text) && words.length >= OWN_WORDS && !words.some((word) => item.words.has(word));
 }
 
@@ -95,6 +108,14 @@ function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolea
   return isAsked && asksSomethingElse(segment, item);
 }
 
+const GOES_OFF =
+  /\b(?:go(?:es)?|comes?|leaves?|picks?|brings?|gets?|takes?|collects?|delivers?|fetch(?:es)?|arrives?|starts?|follows?)\b/i;
+
+/** Whether words of a day speak of what is still to be done: what they tell as past is not. */
+function isStillToCome(text: string, isLater: boolean, item: OpenItem): boolean {
+  return isLater && (item.kind === "trouble" || (item.kind === "ask" && timeOf(text) === "is" && GOES_OFF.test(text)));
+}
+
 /** What the weighed words say, in the terms of the rules. */
 function saidBy(context: FollowContext, item: OpenItem, change: ChangeKind, { segments, segment }: Weighed): Said {
   const due = segments.map((one) => dueFor(context, one.text, item)).find((one) => one !== null) ?? null;
@@ -124,8 +145,10 @@ function saidBy(context: FollowContext, item: OpenItem, change: ChangeKind, { se
     case "part":
       return { ...base, change, due };
     case "done":
-      // "It goes out with the Thursday run": trouble that is still to be cured.
-      return item.kind === "trouble" && due !== null && due.day > dayOf(context.sent)
+      // "It goes out with the Thursday run", "the driver picks it up tomorrow": still to come.
+      return item.kind !== "question" &&
+        due !== null &&
+        isStillToCome(segment.text, due.day > dayOf(context.sent), item)
         ? { ...base, change: "promised", due }
         : { ...base, change };
     default:
