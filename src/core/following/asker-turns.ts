@@ -192,6 +192,8 @@ const HAS_COME: Turn = {
     wholeOf(
       "(?!.*(?:\\b(?:not|never|nothing|nobody|only|half|wrong|broken|damaged|empty|some|part|late|yet)\\b|n['’]t))[^,;:?]{1,40}? (?:safely |just |all )?(?:received|arrived)(?: (?:safely|today|this morning|yesterday))?",
     ),
+    whole("(?:he|she|they)(?:['’]s|['’]ve| has| have) been(?: here| and gone| round)?"),
+    whole("(?:it|they|that|everything|all)(?:['’]s|['’]re| is| are| has| have)(?: all)? gone(?: now)?"),
     whole("(?:it|they|that|everything) (?:was|were) (?:picked up|delivered|collected|repaired|fixed)<rest>"),
   ],
 };

@@ -45,7 +45,14 @@ function isSoNow(quote: string, said: string): boolean {
   return particle !== undefined && new RegExp(`\\b${particle}\\b`, "i").test(quote);
 }
 
-const DEEDS = [TALK, VISIT, PLACE];
+/** "Please find us a pianist", "I've got one." */
+const FIND: Deed = {
+  asked:
+    /\b(?:find|get|hire|book|look for|organi[sz]e|arrange)(?: (?:us|me|him|her|them))? (?:an?|some|somebody|someone|another|two|three)\b/i,
+  done: /^(?:(?:i|we)(?:['’]ve| have)? )?(?:got|found|booked|hired) (?:one|some|somebody|someone|him|her|two|three|an? \p{L}+)\b(?!.*\b(?:but|not|if|unless|only)\b)/iu,
+};
+
+const DEEDS = [TALK, VISIT, PLACE, FIND];
 
 /** Whether the words of whoever was asked tell that it was done, by a deed that can only be what was asked. */
 export function isDoneAsAsked(

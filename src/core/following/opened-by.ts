@@ -168,7 +168,8 @@ export function openedBy(
       );
       if (slip.kind === "trouble" && isCause && /\b(?:had|was|were)\b/i.test(quote)) continue;
       // "On the 11th all of us are away, I'm afraid.": who is asked for something says no.
-      const refused = slip.kind === "trouble" && REGRETS.test(quote) && HAVE_NO_TIME.test(quote) ? raisedLast(left)[0] : undefined;
+      const refused =
+        slip.kind === "trouble" && REGRETS.test(quote) && HAVE_NO_TIME.test(quote) ? raisedLast(left)[0] : undefined;
       if (refused && refused.kind !== "trouble" && refused.raised === newestOf(open)) {
         again(wantsWords(refused) ? "done" : "declined", refused, null, "it is refused with regret");
         continue;

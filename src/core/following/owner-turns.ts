@@ -20,7 +20,7 @@ const NOT_IN_TIME =
 const DOES_NOT =
   /\b(?<!you )(?:(?:can(?:not|['’]t)|won['’]t|will not) (?!thank|wait|complain|go wrong|forget|imagine|believe|help (?:but|thinking)|be (?:a|any|long)\b|let you|disappoint|take long|hurt|keep you)|not able|unable|unlikely|(?:do not|don['’]t) (?:think|expect)|not (?:going to|manage))\b/i;
 const NOT_BEFORE =
-  /(?:\b(?:can(?:not|['’]t)|won['’]t|will not|not able|unable|nothing|no (?!problem|worries|trouble|doubt|need|rush|hurry|matter)\w+)\b (?!wait|keep|hold|leave|store).*|^not )\b(?:before|until|till) (?:the \d|next (?:week|month|mon|tues|wednes|thurs|fri)|mon|tues|wednes|thurs|fri|satur|sun|tomorrow|\d|january|february|march|april|may|june|july|august|september|october|november|december)/i;
+  /(?:\b(?:can(?:not|['’]t)|won['’]t|will not|not able|unable|nothing|no (?!problem|worries|trouble|doubt|need|rush|hurry|matter)\w+)\b (?!wait|keep|hold|leave|store).*|^not )\b(?:before|until|till) (?:the \d|noon|midday|lunch|(?:one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)(?: o['’]clock)?[.!]*$|next (?:week|month|mon|tues|wednes|thurs|fri)|mon|tues|wednes|thurs|fri|satur|sun|tomorrow|\d|january|february|march|april|may|june|july|august|september|october|november|december)/i;
 const FOR_GOOD = /\b(?:any ?more|after all|at all|ever|any(?:thing|body|one) (?:more|else))\b/i;
 
 const LATER: Turn = {

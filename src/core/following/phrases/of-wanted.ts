@@ -21,6 +21,10 @@ const TAKEN_BACK: Turn = {
     whole(
       "<we>(?:['’]ve| have) (?:got )?(?:one|some|enough)(?: now| already| again| here| of (?:my|our) own| after all)+",
     ),
+    whole("<we>(?:['’]ve| have) (?:got )?one"),
+    whole(
+      "(?:please )?<do not> (?:come|send|bring|make|collect|fetch|order|repair|call|book|buy|print|deliver)(?: (?:it|them|that|anything|anybody|anyone|today|tomorrow|any more|after all))*",
+    ),
     whole("<we> <do not> need (?:it|them|that|this|one|any)(?: any ?(?:more|longer)| now| after all)+"),
     whole("you (?:can|may) stop (?:looking|searching|asking|trying|waiting|worrying)<rest>"),
   ],
@@ -63,6 +67,13 @@ export const ASKED_AGAIN: Turn = {
       "(?:is|are) (?:it|they|that) (?:done|ready|finished|sorted|fixed)(?: yet| now)?|(?:done|ready|finished)(?: yet)?",
     ),
     whole("(?:do you know|have you (?:found out|asked|decided|heard))(?: yet| already| by now| meanwhile| anything)*"),
+    whole(
+      "have you (?:found|got|heard|asked|reached|seen) (?:anything|anybody|anyone|one|somebody|someone|him|her|them|out)(?: yet| already| by now)*",
+    ),
+    whole("(?:nobody|no one|nothing)(?: is| was)? (?:here|there)(?: yet| so far)?"),
+    whole(
+      "[^,;?]{1,40}(?:['’]ve| has| have)(?: just)? (?:rung|called|phoned|written|asked|complained)(?: to (?:me|us))? (?:again|twice|once more)<rest>|[^,;?]{1,40}(?:['’]ve| has| have) sent (?:a|an|another) (?:\\w+ )?reminder<rest>",
+    ),
     whole("how far (?:are you|have you got|along)<rest>"),
     whole("what(?:['’]s| is) (?:keeping|holding) (?:it|you|them|things)(?: up)?"),
   ],

@@ -3,7 +3,9 @@ import { type Turn, whole } from "../turns";
 // What somebody who was asked for something says of it in a few words.
 
 const WHILE = "(?:a|an|one|two|three|five|ten|fifteen|twenty|thirty|half an|a few|a couple of|\\d+)";
-const SOON = `(?:(?:right|straight) away|at once|immediately|right now|this (?:minute|instant)|any (?:minute|moment|time|day)(?: now)?|in ${WHILE} (?:more )?(?:minutes?|mins?|moments?|seconds?|hours?|while)|(?:straight |right )?after (?:lunch|work|breakfast|dinner|this|that|the (?:meeting|shift|break|round|delivery|class|lesson|service))|before (?:lunch|work|dinner|i (?:go|leave)|closing)|later (?:today|on)|shortly|presently|as soon as (?:<we> can|possible))`;
+const HOUR =
+  "(?:half past \\w+|(?:a )?quarter (?:to|past) \\w+|noon|midday|one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|\\d{1,2}(?:[:.]\\d\\d)?)(?: ?[ap]\\.?m\\.?| o['’]clock)?";
+const SOON = `(?:(?:at|around|about|by|before|towards) ${HOUR}|(?:right|straight) away|at once|immediately|right now|this (?:minute|instant)|any (?:minute|moment|time|day)(?: now)?|in ${WHILE} (?:more )?(?:minutes?|mins?|moments?|seconds?|hours?|while)|(?:straight |right )?after (?:lunch|work|breakfast|dinner|this|that|the (?:meeting|shift|break|round|delivery|class|lesson|service))|before (?:lunch|work|dinner|i (?:go|leave)|closing)|later (?:today|on)|shortly|presently|as soon as (?:<we> can|possible))`;
 const BUSY =
   "(?:finish|do|writ|typ|pack|print|load|draw|prepar|sort|check|count|turn|search|look|clean|fix|mend|bak|cook|copy|scann|collect|pick|put|chang|mov|try|read|translat|work|dig|call|ring|order|arrang|plann)(?:[a-z]{0,2}ing)";
 /** What somebody is busy with: it, or the thing that was asked for. */
@@ -76,6 +78,9 @@ const WILL_NOT: Turn = {
     whole("<we>(?:['’]ll| will)? (?:have to|must) (?:pass|decline|say no)(?: (?:on|to) (?:it|this|that))?"),
     whole(
       "you(?:['’]ll| will)? (?:have to|need to|must|had better) (?:find|ask|look for|get|take|try) (?:somebody|someone|another|a different)\\b<rest>",
+    ),
+    whole(
+      "no luck|(?:nobody|no one)(?: is|['’]s) (?:free|available)|[^,;?]* (?:is|are)(?: not|n['’]t) (?:one|any|anybody|anyone) (?:to be had|free|available)",
     ),
     whole("(?:<we> )?can(?:no|['’])t(?: do (?:it|that))?"),
   ],
