@@ -20,7 +20,7 @@ function phrasesIn(name: string): Phrase[] {
   const [, , ...blocks] = text.split(/\n(?=# )/);
   return blocks.flatMap((block) => {
     const [head, ...lines] = block.split("\n");
-    const [, asker, asked, ask] = /^# (\w+)>(\w+) \| (.+)$/.exec(head!)!;
+    const [, asker, asked, ask] = /^# ([\w.]+)>([\w.]+) \| (.+)$/.exec(head!)!;
     return lines.flatMap((line) => {
       const [, side, kind, day, words] = /^([<>]) ([a-z ]+?)(?: (@\S+))? \| (.+)$/.exec(line) ?? [];
       if (!side) return [];
