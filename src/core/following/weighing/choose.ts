@@ -29,7 +29,7 @@ const NOT_ALL_BUT_NONE = 0.15;
 const LIKELY_AS_A_WHOLE = 0.42;
 
 /** The same of trouble that is over, since how things stand sounds much alike before and after. */
-const LIKELY_CURED = 0.55;
+const LIKELY_CURED = 0.6;
 
 /** From here on they bear out what the rules find. */
 const BORNE_OUT = 0.6;
@@ -215,6 +215,9 @@ export function likeliest(
   if (!item || !best || best.whether < LIKELY_AT_ALL || !/\S\s+\S/.test(best.segment.text)) return null;
   const said = saidBy(context, item, told(item, null, best), best);
   if (soundsLikeIt(best.segment, item, said, true)) return null;
+  // How things stand sounds much alike before trouble is over and after.
+  const isCure = item.kind === "trouble" && said.change === "done";
+  if (isCure && best.whether * best.shares[CHANGES.indexOf("done")]! < LIKELY_CURED) return null;
   return { item, said, segment: best.segment, confidence: WEIGHED, isRuled: false };
 }
 
