@@ -1,6 +1,7 @@
 import { tellingWords } from "../finding/telling-words";
 import { type OpenItem, raisedLast } from "./item";
 import { wantsWords } from "./said";
+import { wordsOf } from "./words-of";
 
 const YES_OR_NO = /^(?:yes|yep|yeah|no|nope|correct|that['’]s right|exactly)(?:[,.:;!]|$| [–—-] )/i;
 
@@ -24,17 +25,15 @@ const BY_WHOM =
   /^(?:[Tt]hat|[Ii]t)(?:['’]s| is| was| has been|['’]d be| would be| will be|['’]ll be) (?:me|us|him|her|them|\p{Lu}\p{L}+)(?: (?:again|too))?[.!]*$|^(?:[Ii]|[Ww]e|[Hh]e|[Ss]he|[Tt]hey|\p{Lu}\p{L}+) (?:did|do|does|was|is|has|have|will)(?: it| that| them| one)?[.!]*$/u;
 const ASKS_WHO = /^(?:(?:and|so|but|then|or)[, ]+)*(?:by the way,? )?who\b/i;
 
-const words = (text: string): string[] => text.toLowerCase().match(/[\p{L}\d'’]+/gu) ?? [];
-
 /** "With.", where it was asked "with or without VAT?": one of those that were named. */
 function isOneOfThem(text: string, { kind, quote }: OpenItem): boolean {
-  const said = words(text).filter((word) => !/^(?:the|please|thanks|a|an)$/.test(word));
+  const said = wordsOf(text).filter((word) => !/^(?:the|please|thanks|a|an)$/.test(word));
   return (
     kind === "question" &&
     / or /i.test(quote) &&
     said.length > 0 &&
     said.length <= MOST_WORDS_OF_A_CHOICE &&
-    said.every((word) => words(quote).includes(word))
+    said.every((word) => wordsOf(quote).includes(word))
   );
 }
 const MOST_WORDS_OF_A_CHOICE = 3;

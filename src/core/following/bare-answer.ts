@@ -90,6 +90,9 @@ export const CAN_BE_MAILED =
 export const POINTS_TO_WANTED =
   /^(?:got|received|where|any news)\b|^(?:(?:the|your|all|both) )?\w+(?: \w+)?(?:['’]s| (?:is|has|have|are)) (?:now |all |safely )?(?:in|here|arrived|come|through)\b|\b(?:it|them|yours|that)\b.{0,12}\b(?:any ?more|after all|no longer)\b/i;
 
+/** Words that point at a thing, whatever else is said. */
+export const POINTS_AT_IT = /\b(?:it|them|this|that|these|those)\b/i;
+
 export const POINTS_BACK =
   /^(?:and )?they\b|\b(?:it|them|(?:those|these|that|this)(?! (?:mon|tues|wednes|thurs|fri|satur|sun)day\b| (?:week|month|year|morning|afternoon|evening|time)\b)|one|ones|rest|others?|the (?:second|third|fourth|fifth)(?: one)?(?= (?:follows?|comes?|will|is|has))|the (?:last|remaining) (?:one|two|three|four|five|six|few|\d+)|you(?:['’]ll| will) (?:have|get)|(?:be|is) with you)\b/i;
 

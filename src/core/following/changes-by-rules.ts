@@ -21,7 +21,7 @@ import { ASKER_CUES } from "./cues";
 import { cureOf } from "./cure";
 import { addDays, addsSomething, isRestLeft, isStillToCome, turnedTo } from "./goes-on";
 import { allHandedTo } from "./handed-whole";
-import { type OpenItem, raisedLast } from "./item";
+import { lastRaised, type OpenItem, raisedLast } from "./item";
 import { ownerTurn } from "./owner-turns";
 import { isHandedOn, isSentElsewhere, passedTo } from "./passed-to";
 import { agreeToDays } from "./proposals";
@@ -258,12 +258,6 @@ const GETS_IT = /^(?:and |so )?(?:you|it|they|he|she)(?:['’]ll| will| shall)\b
 /** "Looked it over": said of the only thing that was asked. */
 const DID_IT =
   /^(?:looked|checked|had a look|been (?:there|round|over)|tried|searched|fixed|mended|swapped|cleaned)\b/i;
-
-/** The one thing that was asked for last, where it is one. */
-function lastRaised(left: readonly OpenItem[]): OpenItem | null {
-  const last = raisedLast(left);
-  return last.length === 1 ? last[0]! : null;
-}
 
 /** What was told right before a segment to be done, by whoever owes it. */
 function lastDone(owed: readonly OpenItem[], changes: ReadonlyMap<string, Ruled>, { block }: Segment): OpenItem | null {

@@ -59,6 +59,12 @@ export function raisedLast(items: readonly OpenItem[]): OpenItem[] {
   return items.filter(({ raised }) => raised === newest);
 }
 
+/** The one thing of these that was asked for last; null where several were. */
+export function lastRaised(items: readonly OpenItem[]): OpenItem | null {
+  const last = raisedLast(items);
+  return last.length === 1 ? last[0]! : null;
+}
+
 /** A slip that offers to change a task that is here already. */
 export interface FoundChange extends FoundSlip {
   readonly changes: { readonly taskId: string; readonly conversationId: string; readonly change: ChangeKind };

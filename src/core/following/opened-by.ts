@@ -2,7 +2,7 @@ import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
 import type { Day } from "../time/day";
 import { dayOf } from "../time/moment";
-import { isAnswerWithPlease, isYesOrNo } from "./bare-answer";
+import { isAnswerWithPlease, isYesOrNo, POINTS_AT_IT } from "./bare-answer";
 import type { ChangesFound } from "./changes-in";
 import type { FollowContext } from "./context";
 import { isCalledOff } from "./cues";
@@ -29,8 +29,6 @@ const SAID_AGAIN = 0.75;
 function withoutCall(text: string): string {
   return text.replace(/^(?:and\s+)?\p{Lu}\p{L}+[,:]\s+/u, "");
 }
-
-const POINTS_BACK = /\b(?:it|them|this|that|these|those)\b/i;
 
 const POINTS_THERE = /\b(?:it|them|this|that|these|those|there|here|about)\b/i;
 
@@ -77,7 +75,7 @@ function isGroundOfAsk({ end }: FoundSlip, slips: readonly FoundSlip[], text: st
 
 /** The words of a slip, with those of the thing that it only points at: the title of "could you look through it" names the offer. */
 function withThingMeant(words: ReadonlySet<string>, slip: FoundSlip, quote: string, text: string): ReadonlySet<string> {
-  if (!POINTS_BACK.test(quote)) return words;
+  if (!POINTS_AT_IT.test(quote)) return words;
   const before = tellingWords(text.slice(0, slip.start));
   return new Set([...words, ...[...tellingWords(slip.title)].filter((word) => before.has(word))]);
 }
@@ -96,8 +94,6 @@ const REGRETS = /\b(?:(?:i['’]?m|i am|we['’]?re|we are) (?:afraid|sorry)|unf
 /** "All of us are at the party": unlike a van that has broken down, it says that nobody can come. */
 const HAVE_NO_TIME =
   /\b(?:i am|we are|(?:all|both|most) of us are|(?:everybody|everyone|nobody|no one) (?:is|can)|the (?:whole |entire )?(?:team|kitchen|house|office) is)\b(?! (?:afraid|sorry))|\b(?:i['’]m|we['’]re)\b(?! (?:afraid|sorry))/i;
-
-const newestOf = (open: readonly OpenItem[]) => Math.max(...open.map(({ raised }) => raised));
 
 /** How many asks somebody owes an answer to. */
 function askedOf(writer: string, open: readonly OpenItem[], sides: Sides): number {
@@ -168,9 +164,9 @@ export function openedBy(
       );
       if (slip.kind === "trouble" && isCause && /\b(?:had|was|were)\b/i.test(quote)) continue;
       // "On the 11th all of us are away, I'm afraid.": who is asked for something says no.
-      const refused =
-        slip.kind === "trouble" && REGRETS.test(quote) && HAVE_NO_TIME.test(quote) ? raisedLast(left)[0] : undefined;
-      if (refused && refused.kind !== "trouble" && refused.raised === newestOf(open)) {
+      const isRegret = slip.kind === "trouble" && REGRETS.test(quote) && HAVE_NO_TIME.test(quote);
+      const refused = isRegret ? raisedLast(open).find((item) => left.includes(item)) : undefined;
+      if (refused && refused.kind !== "trouble") {
         again(wantsWords(refused) ? "done" : "declined", refused, null, "it is refused with regret");
         continue;
       }
@@ -216,7 +212,7 @@ export function openedBy(
           [...words].filter((word) => item.words.has(word)).length >= (isShort ? 1 : Math.min(2, item.words.size)),
       ) ??
       (slip.kind === "question" && AND_THE_REST.test(quote) ? lateOf(asked, dayOf(context.sent)) : undefined) ??
-      (words.size === 0 && isShort && POINTS_BACK.test(quote) && slip.owner !== null
+      (words.size === 0 && isShort && POINTS_AT_IT.test(quote) && slip.owner !== null
         ? asked.findLast((item) => item.owner === slip.owner)
         : undefined);
     // What was asked is handed on before trouble is, which anybody may cure.
@@ -239,7 +235,7 @@ export function openedBy(
           TAKES_IT.test(quote) ||
           (words.size > 0 && [...words].every((word) => item.words.has(word)))) &&
         (likeness(words, item.words) >= SAME_ASK ||
-          ((words.size <= 1 ? POINTS_BACK : POINTS_TO_SOMETHING).test(quote) &&
+          ((words.size <= 1 ? POINTS_AT_IT : POINTS_TO_SOMETHING).test(quote) &&
             words.size <= MOST_WORDS_OF_A_POINTER &&
             askedOf(writer, open, sides) === 1)),
     );

@@ -52,7 +52,7 @@ const PLAINLY_TAKES =
   /^(?: (?:from|in|at) (?:the |our )?\w+)?(?:(?: (?:will|can|could|is going to|would be able to)|['’]ll) (?:\w+ )?(?:tell|let you|give you|write|call|ring|answer|get back|get in touch|come back|contact|help|deal|take care|look after|see to|send|bring|deliver)\b| (?:is (?:responsible|in charge|dealing|taking care|looking after)|looks after|deals with|takes care|handles|has taken (?:it |this )?over|has (?:it|that|this)(?: in hand)?[.!]*$|(?:is|['’]s) (?:on|at|doing) it\b|volunteer(?:s|ed)|(?:has |have )?offered to|(?:would|will|should|may|might) know\b|decides? (?:that|this|it)|takes? it(?: on)?\b|has the (?:diary|list|book|calendar|papers|key|figures|numbers|details)\b)|['’]s (?:on|at|doing) it\b)/i;
 /** "The wine cellar is Pip's." */
 const IS_THEIRS =
-  /^['’]s(?: (?:job|business|department|area|field|desk|baby|thing|patch|territory|world|responsibility|call|decision|department|corner|side))?[\s.!]*$/i;
+  /^['’]s(?: (?:job|business|department|area|field|desk|baby|thing|patch|territory|world|responsibility|call|decision|corner|side))?[\s.!]*$/i;
 /** "Please ask Nora", "I've passed it to Nora" */
 const PLAINLY_GIVEN =
   /\b(?:ask|contact|turn to|speak to|write to|talk to|up to|(?:passed|handed|given|forwarded|gave|reported) (?:it|this|that|them|your \w+)(?: on| over)? to|arrange (?:it|that|this) with)\s+$/i;

@@ -1,6 +1,6 @@
 import { bared } from "./bared";
 import type { FollowContext } from "./context";
-import { type OpenItem, raisedLast } from "./item";
+import { lastRaised, type OpenItem, raisedLast } from "./item";
 import { areSomeBack, cureBegun, isSoAgain, MISTAKEN, STILL_BAD } from "./phrases/of-trouble";
 import { ASKED_AGAIN, DO_IT_MYSELF, FOUND, isAskedAgain, isOnlyNamed, OF_WANTED } from "./phrases/of-wanted";
 import { LOOKS_FOR_ANSWER, OF_WORK, OF_WORK_ALONE, SOME_OF_IT } from "./phrases/of-work";
@@ -14,12 +14,6 @@ function onlyOne(items: readonly OpenItem[], today: string): OpenItem | null {
   const promised = items.filter((item) => item.isPromised);
   const dueNow = items.filter(({ due }) => due !== null && due <= today);
   return [items, promised, dueNow, raisedLast(items)].find(({ length }) => length === 1)?.[0] ?? null;
-}
-
-/** The one thing, or the one that was asked for last. */
-function lastOf(items: readonly OpenItem[]): OpenItem | null {
-  const last = raisedLast(items);
-  return last.length === 1 ? last[0]! : null;
 }
 
 /** A phrase, what it can be said of, and when. */
@@ -63,7 +57,7 @@ function saidOfWork(told: Told): SaidOfItem | null {
   const turn = turnOf(isOfQuestion ? OF_WORK : OF_WORK_ALONE, words, false);
   const own = owed.filter(({ kind, owner }) => kind !== "question" && owner === context.writer);
   const work = owed.filter(isWork);
-  const item = turn ? (lastOf(own) ?? lastOf(work) ?? onlyOne(work, today)) : null;
+  const item = turn ? (lastRaised(own) ?? lastRaised(work) ?? onlyOne(work, today)) : null;
   // What was promised is not promised again, unless it is asked when.
   if (!turn || !item || (item.isPromised && turn.change === "promised" && !WHEN.test(item.quote))) return null;
   return made(told, item, turn);
@@ -96,7 +90,7 @@ function saidOfTrouble(told: Told): SaidOfItem | null {
   return bad && trouble ? made(told, trouble, bad) : null;
 }
 
-/** "Never mind.", "Any news?", of what its writer wants. */
+/** "Never mind.", "Just checking.", of what its writer wants. */
 function saidOfWanted(told: Told): SaidOfItem | null {
   const { context, text, words, wanted, today } = told;
   const asks = wanted.filter(({ kind }) => kind === "ask");

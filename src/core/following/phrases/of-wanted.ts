@@ -1,6 +1,7 @@
 import { tellingWords } from "../../finding/telling-words";
 import type { OpenItem } from "../item";
 import { type Turn, whole } from "../turns";
+import { wordsOf } from "../words-of";
 
 // What somebody says in a few words of what they have asked for.
 
@@ -41,7 +42,7 @@ export const FOUND: Turn = {
   ],
 };
 
-/** "Any news?", "Friday was yesterday." */
+/** "Just checking.", "Friday was yesterday." */
 export const ASKED_AGAIN: Turn = {
   change: "reminded",
   name: "asked for again",
@@ -94,7 +95,6 @@ export function isOnlyNamed(text: string, { kind, words }: OpenItem): boolean {
   return kind === "ask" && ONLY_NAMED.test(text) && [...tellingWords(text)].some((word) => words.has(word));
 }
 
-const wordsOf = (text: string): string[] => text.toLowerCase().match(/[\p{L}\d'’]+/gu) ?? [];
 const FEW_WORDS = 4;
 
 /** "So can we?", where it was asked "Can we use the hall?" */

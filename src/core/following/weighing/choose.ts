@@ -1,6 +1,6 @@
 import { tellingWords } from "../../finding/telling-words";
 import { dayOf } from "../../time/moment";
-import { agrees, isAnswerWithPlease, isYesOrNo, TURNS_TO } from "../bare-answer";
+import { agrees, isAnswerWithPlease, isYesOrNo, POINTS_AT_IT, TURNS_TO } from "../bare-answer";
 import type { FollowContext } from "../context";
 import { ASKER_CUES } from "../cues";
 import { CHANGES, type ChangeKind, type OpenItem } from "../item";
@@ -75,8 +75,6 @@ function promisesSomethingElse({ text }: Segment, item: OpenItem): boolean {
   return A_NEW_THING.test(text) && ![...tellingWords(text)].some((word) => item.words.has(word));
 }
 
-const POINTS_AT_IT = /\b(?:it|this|that|them|these|those)\b/i;
-
 /** "The chairs,": whoever wants them names them, and says nothing of them. */
 const ONLY_A_THING = /^(?:and )?(?:the|your|our|my) [\p{L}-]+(?: [\p{L}-]+)?[.,!]*$/iu;
 
@@ -112,7 +110,7 @@ const GOES_OFF =
   /\b(?:go(?:es)?|comes?|leaves?|picks?|brings?|gets?|takes?|collects?|delivers?|fetch(?:es)?|arrives?|starts?|follows?)\b/i;
 
 /** Whether words of a day speak of what is still to be done: what they tell as past is not. */
-function isStillToCome(text: string, isLater: boolean, item: OpenItem): boolean {
+function isYetToHappen(text: string, isLater: boolean, item: OpenItem): boolean {
   return isLater && (item.kind === "trouble" || (item.kind === "ask" && timeOf(text) === "is" && GOES_OFF.test(text)));
 }
 
@@ -148,7 +146,7 @@ function saidBy(context: FollowContext, item: OpenItem, change: ChangeKind, { se
       // "It goes out with the Thursday run", "the driver picks it up tomorrow": still to come.
       return item.kind !== "question" &&
         due !== null &&
-        isStillToCome(segment.text, due.day > dayOf(context.sent), item)
+        isYetToHappen(segment.text, due.day > dayOf(context.sent), item)
         ? { ...base, change: "promised", due }
         : { ...base, change };
     default:
