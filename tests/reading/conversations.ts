@@ -63,20 +63,36 @@ export const CONVERSATION_SETS = [
 ] as const;
 
 /**
- * Conversations as offices write them, plain and short. Nothing is learnt from them: what they brought to each other they took from
- * the rest. The mistakes of the first six were looked at; for the last three nothing is mended.
+ * Conversations as offices write them, plain and short, and in many voices. Reading learns nothing from them; following learns from
+ * these; the mistakes of the first six, of ss and of uu were looked at, …
  */
-export const PLAIN_CONVERSATIONS = [
+export const FOLLOWED_PLAIN = [
   "conversations-dd",
   "conversations-ff",
   "conversations-gg",
   "conversations-hh",
   "conversations-jj",
   "conversations-kk",
+  "conversations-qq",
+  "conversations-rr",
+  "conversations-ss",
+  "conversations-tt",
+  "conversations-uu",
+  "conversations-vv",
+] as const;
+
+/** … and nothing learns from these, and nothing is mended for them; those of xx were looked at, to know what to mend next. */
+export const UNLEARNT_PLAIN = [
   "conversations-ee",
   "conversations-ii",
   "conversations-mm",
+  "conversations-nn",
+  "conversations-oo",
+  "conversations-pp",
+  "conversations-ww",
+  "conversations-xx",
 ] as const;
+export const PLAIN_CONVERSATIONS = [...FOLLOWED_PLAIN, ...UNLEARNT_PLAIN] as const;
 export type PlainConversations = (typeof PLAIN_CONVERSATIONS)[number];
 export type ConversationSet = (typeof CONVERSATION_SETS)[number] | PlainConversations;
 

@@ -150,4 +150,39 @@ describe("an answer to what was asked (2 November 2026 is a Monday)", () => {
       { change: "promised", due: "2026-11-06" },
     ]);
   });
+
+  test("what was hardly sure to be over is spoken of as if it were open; what was answered is not answered again", async () => {
+    const following = new Following(people);
+    following.read(await letter(2, HUGH, WIL, "Could you rebind the two ledgers by Friday?"));
+    const [hardly] = following.read(await letter(3, WIL, HUGH, "They are drying on the shelf.")).changes;
+    expect(hardly).toMatchObject({ change: "done" });
+    expect(hardly!.confidence).toBeLessThan(0.6);
+    expect(following.read(await letter(4, WIL, HUGH, "The ledgers will be with you on Monday.")).changes).toMatchObject(
+      [{ change: "moved", due: "2026-11-09" }],
+    );
+    const asked = new Following(people);
+    asked.read(await letter(2, HUGH, WIL, "How stiff should the cloth be?"));
+    expect(asked.read(await letter(3, WIL, HUGH, "As stiff as a board.")).changes).toMatchObject([{ change: "done" }]);
+    expect(asked.read(await letter(4, WIL, HUGH, "The kettle is still cold.")).changes).toEqual([]);
+  });
+
+  test("who will ask somebody has promised an answer; the rest that came makes it whole; who agrees has done no work", async () => {
+    const asked = await after(
+      "How stiff should the cloth be?",
+      WIL,
+      "I'll have a word with the gilder and tell you tomorrow.",
+    );
+    expect(asked.changes).toEqual([[1, "promised", "2026-11-04", null]]);
+    const parts = new Following(people);
+    parts.read(await letter(2, HUGH, WIL, "Could you bring us ten ledgers by Friday?"));
+    parts.read(
+      await letter(3, WIL, HUGH, "Seven ledgers were delivered this morning, the other three come on Monday."),
+    );
+    expect(parts.read(await letter(9, WIL, HUGH, "The last three have been delivered.")).changes).toMatchObject([
+      { change: "done" },
+    ]);
+    expect(
+      (await after("Could you rebind the six ledgers?", WIL, "That suits us even better.")).changes,
+    ).not.toContainEqual([1, "done", null, null]);
+  });
 });

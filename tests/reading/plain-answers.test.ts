@@ -5,6 +5,7 @@ import { followConversation } from "@/core/following/follow";
 import type { Letter } from "@/core/letters/letter";
 import { parseLetter } from "@/core/letters/parse-letter";
 import type { People, Person } from "@/core/reading/slip";
+import { answersIn, type PlainAnswer } from "./plain";
 
 // Most answers are short and plain, and stand among a little talk. Here they are held against the guide for conversations, from
 // either side: as what colleagues owe somebody outside, and as what somebody outside owes them.
@@ -34,28 +35,6 @@ const AROUND = ["…", "Dear NAME,\n\n…\n\nKind regards,\nSIGNED"];
 const AMONG_TALK =
   "Dear NAME,\n\nI hope you had a good start to the week. … It's been raining here all day.\n\nKind regards,\nSIGNED";
 
-interface Answer {
-  readonly kind: string;
-  readonly asked: string;
-  readonly byOwner: boolean;
-  readonly change: string;
-  readonly due: string | null;
-  readonly text: string;
-}
-
-function answersIn(file: string): Answer[] {
-  let [kind, asked] = ["", ""];
-  const found: Answer[] = [];
-  for (const line of fs.readFileSync(path.join(import.meta.dirname, "plain", file), "utf8").split("\n")) {
-    const opening = /^\? (\w+) \| (.+)$/.exec(line);
-    if (opening) [kind, asked] = [opening[1]!, opening[2]!];
-    const [, side, change, due, text] =
-      /^([<>]) (none|asks back|called off|\w+)(?: (\d{4}-\d\d-\d\d))? \| (.+)$/.exec(line) ?? [];
-    if (side) found.push({ kind, asked, byOwner: side === ">", change: change!, due: due ?? null, text: text! });
-  }
-  return found;
-}
-
 const first = ({ name }: Person) => name.split(" ")[0]!;
 
 async function written(from: Person, to: Person, date: string, around: string, words: string): Promise<Letter> {
@@ -70,7 +49,7 @@ async function written(from: Person, to: Person, date: string, around: string, w
 }
 
 /** What is wrong with how an answer is followed; null where nothing is. */
-async function wrongIn(answer: Answer, around: string, people: People): Promise<string | null> {
+async function wrongIn(answer: PlainAnswer, around: string, people: People): Promise<string | null> {
   const { kind, asked, byOwner, change, due, text } = answer;
   const isPromise = kind === "promise";
   const opening = isPromise

@@ -6,16 +6,28 @@ import { PLAIN_CONVERSATIONS, type PlainConversations, scoreFollowing } from "./
 const FLOORS: Readonly<
   Record<PlainConversations, { opens: number; changes: number; opening: number; change: number }>
 > = {
-  "conversations-dd": { opens: 45, changes: 60, opening: 0.91, change: 0.8 },
-  "conversations-ff": { opens: 40, changes: 45, opening: 0.83, change: 0.66 },
-  "conversations-gg": { opens: 50, changes: 70, opening: 0.89, change: 0.67 },
-  "conversations-hh": { opens: 40, changes: 55, opening: 0.91, change: 0.66 },
+  "conversations-dd": { opens: 45, changes: 60, opening: 0.91, change: 0.82 },
+  "conversations-ff": { opens: 40, changes: 45, opening: 0.83, change: 0.7 },
+  "conversations-gg": { opens: 50, changes: 70, opening: 0.89, change: 0.74 },
+  "conversations-hh": { opens: 40, changes: 55, opening: 0.91, change: 0.75 },
   "conversations-jj": { opens: 45, changes: 65, opening: 0.91, change: 0.7 },
-  "conversations-kk": { opens: 55, changes: 75, opening: 0.89, change: 0.62 },
-  // For these nothing is mended.
+  "conversations-kk": { opens: 55, changes: 75, opening: 0.89, change: 0.67 },
+  // These were written to be learnt from, …
+  "conversations-qq": { opens: 30, changes: 50, opening: 0.85, change: 0.65 },
+  "conversations-rr": { opens: 30, changes: 50, opening: 0.9, change: 0.82 },
+  "conversations-ss": { opens: 25, changes: 40, opening: 0.85, change: 0.67 },
+  "conversations-tt": { opens: 30, changes: 50, opening: 0.95, change: 0.78 },
+  "conversations-uu": { opens: 20, changes: 40, opening: 0.8, change: 0.4 },
+  "conversations-vv": { opens: 25, changes: 40, opening: 0.88, change: 0.66 },
+  // … and for these nothing is mended.
   "conversations-ee": { opens: 30, changes: 45, opening: 0.85, change: 0.58 },
   "conversations-ii": { opens: 28, changes: 36, opening: 0.86, change: 0.6 },
-  "conversations-mm": { opens: 45, changes: 60, opening: 0.85, change: 0.53 },
+  "conversations-mm": { opens: 45, changes: 60, opening: 0.84, change: 0.49 },
+  "conversations-nn": { opens: 44, changes: 75, opening: 0.91, change: 0.7 },
+  "conversations-oo": { opens: 37, changes: 64, opening: 0.87, change: 0.57 },
+  "conversations-pp": { opens: 30, changes: 48, opening: 0.74, change: 0.41 },
+  "conversations-ww": { opens: 19, changes: 35, opening: 0.8, change: 0.6 },
+  "conversations-xx": { opens: 22, changes: 32, opening: 0.84, change: 0.28 },
 };
 
 test.each([...PLAIN_CONVERSATIONS])("%s: what each letter opens, and what it changes", async (set) => {

@@ -38,7 +38,7 @@ async function followedTogether(sets: readonly ConversationSet[]) {
 
 test.each([
   ["all", CONVERSATION_SETS, { changes: 1000, opening: 0.942, change: 0.825 }],
-  ["those that nothing is learnt from", UNLEARNT_CONVERSATIONS, { changes: 290, opening: 0.9, change: 0.7 }],
+  ["those that nothing is learnt from", UNLEARNT_CONVERSATIONS, { changes: 290, opening: 0.9, change: 0.72 }],
 ] as const)(
   "labelled conversations together, %s: what each letter opens, and what it changes",
   async (_, sets, floor) => {

@@ -31,6 +31,7 @@ const item = (quote: string, kind: OpenItem["kind"] = "ask", letter = 0): OpenIt
   proposes: null,
   isPromised: false,
   isOver: false,
+  overBy: 1,
 });
 
 describe("answers that name nothing", () => {

@@ -69,7 +69,7 @@ const WHO_SAYS_SO =
 
 /** "Have a good weekend!", "Safe journey to him": a wish. */
 const WISHES =
-  /^(?:have an? (?:good|nice|lovely|great|safe|wonderful|pleasant|restful|quiet|happy)|safe (?:journey|travels|home)|good luck|best of luck|get well|bless (?:you|him|her|them)|happy (?:birthday|easter|holidays?|new year)|enjoy (?:your|the))\b[^.?\d]{0,40}$/i;
+  /^(?:have an? (?:good|nice|lovely|great|safe|wonderful|pleasant|restful|quiet|happy)|safe (?:journey|travels|home)|good luck|best of luck|get well|bless (?:you|him|her|them)|happy (?:birthday|easter|holidays?|new year)|enjoy (?:your|the)|(?:speak|talk|see you) soon)\b[^.?\d]{0,40}$/i;
 
 /** Whether words are courtesy, or say that nothing has become of anything. */
 export function saysNothing(text: string): boolean {

@@ -22,7 +22,7 @@ export function cureOf(item: OpenItem, owed: readonly OpenItem[]): OpenItem | nu
 const DOES_AGAIN =
   "(?:(?:go|work|run|print|clos|heat|cool|lock|hold|flush|charg)(?:ing|s|es)? (?:again|properly|perfectly|fine|as (?:it|they) should|like new)|(?:work|fit|hold)(?:ing|s)? now)";
 const IS_AGAIN =
-  "(?: now| all| both| finally| at last)* (?:fixed|repaired|mended|sorted(?: out)?|solved|settled|cured|put right|back to normal|(?:up and )?running again|up again|as good as new|good as new|(?:all right|fine|tight|dry|clean|clear|warm|in order) again)";
+  "(?: now| all| both| finally| at last)* (?:fixed|repaired|mended|sorted(?: out)?|solved|settled|cured|put right|back to normal|(?:up and )?running again|up again|as good as new|good as new|(?:all right|fine|tight|dry|clean|clear|warm|in order|alive) again|back (?:in (?:service|use|action)|among the living))";
 const GOOD =
   "(?:sharp|warm|dry|tight|clean|clear|well|quiet|complete|bright|smooth|straight|stable|safe|level|usable|in (?:use|service|order|place)|up|online|whole|healthy|fine|all right|okay|ok|normal)";
 const IS = "(?:<is>| has been| have been)";
@@ -37,6 +37,7 @@ const WELL_AGAIN: Turn = {
   forms: [
     whole(`(?:<it>|everything|all of it)${IS}?(?: now| all| both)* ${DOES_AGAIN}<rest>`),
     whole(`(?:<it>|everything|all of it)${IS}${IS_AGAIN}<rest>`),
+    whole(`(?:[^,;:?]{1,40}, )?(?:and |now )*${DOES_AGAIN}(?: now)?<rest>`),
     wholeOf(`[^,;:?]{1,40}?${IS}?(?: now| all| both)* ${DOES_AGAIN}<rest>`),
     wholeOf(`[^,;:?]{1,40}?${IS}${IS_AGAIN}<rest>`),
     whole(`(?:(?:<it>|everything|all(?: of it)?)${IS}?(?: all| now| both)* )?(?:all )?${GOOD} again<rest>`),

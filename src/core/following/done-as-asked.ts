@@ -16,7 +16,7 @@ const TALK: Deed = {
   asked:
     /\b(?:(?:call|phone|ring|ask|tell|inform|contact|remind|warn)\s+(?!me\b|us\b|you\b|off\b|it\b|for\b)|(?:speak|talk|write) (?:to|with) (?!me\b|us\b)|get in touch with (?!me\b|us\b)|have a word with|let (?!me\b|us\b)\w+ know)/i,
   done: new RegExp(
-    `^(?:[Ii]|[Ww]e)(?:['’]ve| have)?(?: already| just| now| also)* (?:called|phoned|rung|rang|asked|told|informed|(?:spoken|spoke|talked) (?:to|with)|(?:written|wrote) to|contacted|reminded|warned|been in touch with|got hold of|e-?mailed|had a word with) ${SOMEBODY}(?![\\p{L}])(?!.*\\b(?:but|not|nobody|no one)\\b)|^(?:[Hh]e|[Ss]he|[Tt]hey|[Ee]veryone|[Ee]verybody|\\p{Lu}\\p{L}+)(?: has| have|['’]s|['’]ve)? (?:been (?:told|informed|asked|warned)|knows? (?:now|already|about (?:it|this|that)))(?!.*\\bnot\\b)`,
+    `^(?:(?:[Ii]|[Ww]e)(?:['’]ve| have)? |have )?(?:(?:already|just|now|also) )*(?:called|phoned|rung|rang|asked|told|informed|(?:spoken|spoke|talked) (?:to|with)|(?:written|wrote) to|contacted|reminded|warned|been in touch with|got (?:hold of|through to)|reached|caught|e-?mailed|had a word with) ${SOMEBODY}(?![\\p{L}])(?!.*\\b(?:but|not|nobody|no one)\\b)|^(?:[Hh]e|[Ss]he|[Tt]hey|[Ee]veryone|[Ee]verybody|\\p{Lu}\\p{L}+)(?: has| have|['’]s|['’]ve)? (?:been (?:told|informed|asked|warned)|knows? (?:now|already|about (?:it|this|that)))(?!.*\\bnot\\b)`,
     "u",
   ),
 };
@@ -62,5 +62,9 @@ export function isDoneAsAsked(
   if (kind !== "ask") return false;
   if (isSoNow(quote, said)) return true;
   const names = /\b(?:there|up)\b/.test(said) || [...tellingWords(said)].some((word) => words.has(word));
-  return DEEDS.some(({ asked, done, isNamed }) => (names || !isNamed) && done.test(said) && asked.test(quote));
+  // "Rang them": who leaves out the "I" begins with a capital.
+  const ways = [said, said.charAt(0).toLowerCase() + said.slice(1)];
+  return DEEDS.some(
+    ({ asked, done, isNamed }) => (names || !isNamed) && ways.some((one) => done.test(one)) && asked.test(quote),
+  );
 }

@@ -113,8 +113,12 @@ export class Following {
 }
 
 /** Makes an item what a change has made of it. */
-export function applyTo(item: OpenItem, change: Pick<ItemChange, "change" | "due" | "owner">): void {
+export function applyTo(
+  item: OpenItem,
+  change: Pick<ItemChange, "change" | "due" | "owner"> & { readonly confidence?: number },
+): void {
   item.isOver = change.change === "done" || change.change === "called off" || change.change === "declined";
+  item.overBy = change.confidence ?? 1;
   if (change.change === "promised" || change.change === "moved") item.isPromised = true;
   if (change.due) item.due = change.due;
   if (change.change === "passed") item.owner = change.owner;
@@ -147,6 +151,7 @@ export function itemOpened(slip: Opened, context: FollowContext, number: number,
     proposes: slip.kind === "question" ? (dueIn(context, quote)?.day ?? null) : null,
     isPromised: slip.kind === "promise",
     isOver: false,
+    overBy: 1,
   };
 }
 

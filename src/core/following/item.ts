@@ -51,6 +51,8 @@ export interface OpenItem {
   readonly proposes: Day | null;
   isPromised: boolean;
   isOver: boolean;
+  /** How sure was what it is over by, from 0 to 1: 1 where people said so. */
+  overBy: number;
 }
 
 /** What of these was asked for last. */

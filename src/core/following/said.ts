@@ -18,7 +18,7 @@ import type { Turn } from "./turns";
 /** Whether a text counts fewer than were asked for. */
 function isFewer(text: string, quote: string): boolean {
   // "One is booked", of two.
-  if (/^(?:only )?one (?:is|has|was)\b/i.test(text) && (numberIn(quote) ?? 0) > 1) return true;
+  if (/^(?:only )?one(?: \p{L}+)? (?:is|has|was)\b/iu.test(text) && (numberIn(quote) ?? 0) > 1) return true;
   const asked = numberIn(quote);
   const said = numberIn(text);
   return asked !== null && said !== null && said > 1 && said < asked && !/\bmissing\b/i.test(quote);
@@ -66,7 +66,7 @@ export function wantsWords(item: OpenItem): boolean {
   return (
     item.kind === "question" ||
     WANTS_A_FIGURE.test(item.quote) ||
-    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell (?:me|us)|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\b(?:recommend|suggest) (?:me |us )?(?:an?|some|any)(?:body|one)?\b|\bask\b[^?]{0,40}?\b(?:whether|if|what|when|where|how (?:many|much|long))\b|\bfind out (?:whether|if|who|what|when|where|how|which)\b|\b(?:if|could|can|would|will) you (?:could |can |would |please |kindly )*(?:let (?:me|us) know|tell (?:me|us)|confirm)\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b/i.test(
+    /^(?:(?:and|also|please|kindly|could you|can you)[\s,]+)*(?:confirm|tell (?:me|us)|let (?:me|us) know|advise|say)\b|\b(?:need|like|love|want|have) to know\b|\b(?:recommend|suggest) (?:me |us )?(?:an?|some|any)(?:body|one)?\b|\bask\b[^?]{0,40}?\b(?:whether|if|what|when|where|how (?:many|much|long))\b|\bfind out (?:whether|if|who|what|when|where|how|which)\b|\b(?:if|could|can|would|will) you (?:could |can |would |please |kindly )*(?:let (?:me|us) know|tell (?:me|us)|confirm)\b|\b(?:a|some|two|three|possible|other|suitable) (?:dates?|days?|times)\b(?! (?:earlier|later|sooner|before|after|off|more)\b)/i.test(
       item.quote,
     )
   );
@@ -122,6 +122,8 @@ export const IS_IN_A_STATE =
 /** "The other three come on Monday." */
 export const IS_THE_REST =
   /\b(?:the|its|their) (?:others?|rest|last|remaining|remainder|balance|second|third|fourth|fifth)\b/i;
+
+const IS_THERE = /\b(?:delivered|arrived|come|sent|posted|collected|here)\b/i;
 
 /** "The other 11 next Tuesday": so the rest is dealt with already. */
 const SO_MANY_OTHERS =
@@ -256,13 +258,14 @@ export function saidByOwner(
   }
   const done: Said = { change: "done", due: null, owner: null, isNamed, reason: "it is answered" };
   if (wantsWords(item)) {
-    if (cue?.change === "promised" && willLookIntoIt(text, item)) return promised("an answer is promised");
+    if (cue?.change === "promised" && willLookIntoIt(text, item))
+      return { ...promised("an answer is promised"), isPlain: true };
     if (
       (cue?.change === "promised" || cue?.change === "done") &&
       WILL_ANSWER.test(text) &&
       /\b(?:will|['’]ll|shall|let me)\b/i.test(text)
     )
-      return promised("an answer is promised");
+      return { ...promised("an answer is promised"), isPlain: true };
     // "The menus I can only tell you on Monday."
     if (item.kind === "ask" && cue?.change === "moved" && due && /\bonly\b|\bnot before\b|\buntil\b/i.test(text))
       return { change: "moved", due, owner: null, isNamed, reason: cue.name };
@@ -295,7 +298,8 @@ export function saidByOwner(
   if ((cue ? cue.change === "done" : IS_IN_A_STATE.test(text)) && isNamed && isFewer(text, item.quote))
     return { change: "part", due: null, owner: null, isNamed, reason: "fewer than were asked for" };
   // What was left is there now: so is all of it.
-  if (cue?.change === "part" && IS_THE_REST.test(text) && isDone.test(text) && !due) return { ...done, isNamed };
+  if (cue?.change === "part" && IS_THE_REST.test(text) && isDone.test(text) && !due)
+    return { ...done, isNamed, isPlain: IS_THERE.test(text) };
   if (cue)
     return {
       change: cue.change,

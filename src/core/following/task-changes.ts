@@ -62,6 +62,7 @@ function asItem(task: OpenTask, letter: number, place: number): OpenItem {
     proposes: null,
     isPromised: task.kind === "promise",
     isOver: task.isOver,
+    overBy: 1,
   };
 }
 

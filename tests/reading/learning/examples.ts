@@ -16,6 +16,7 @@ import type { Weights } from "@/core/reading/weighing/shares";
 import {
   CONVERSATION_SETS,
   type ConversationSet,
+  FOLLOWED_PLAIN,
   labelledConversations,
   UNLEARNT_CONVERSATIONS,
 } from "../conversations";
@@ -24,6 +25,7 @@ import { overlap, squash } from "../overlap";
 import { labelledAnswers } from "./answers";
 import { labelledExchanges } from "./exchanges";
 import { type Example, learn } from "./logistic";
+import { plainAnswers } from "./plain-answers";
 import { learnRuns } from "./word-runs";
 
 /** One segment beside an item: what was found in it, and where its runs of words are looked for. */
@@ -100,17 +102,25 @@ async function answerExamples(): Promise<AnswerExample[]> {
   );
 }
 
+let plain: Promise<AnswerExample[]> | null = null;
+
+async function plainExamples(): Promise<AnswerExample[]> {
+  return (await plainAnswers()).flatMap(({ context, item, change, quote }) =>
+    examplesOf(context, [item], (_, segment) => (overlap(squash(quote), squash(segment.text)) >= 0.5 ? change : null)),
+  );
+}
+
 let exchanges: Promise<AnswerExample[]> | null = null;
 
 async function exchangeExamples(): Promise<AnswerExample[]> {
-  return (await labelledExchanges()).flatMap(({ context, open, changes }) =>
+  return (await labelledExchanges()).flatMap(({ context, open, changes, counts }) =>
     examplesOf(
       context,
       open,
       (item, segment) =>
         changes.find((one) => one.item === item && overlap(squash(one.quote), squash(segment.text)) >= 0.5)?.change ??
         null,
-    ),
+    ).map((one) => ({ ...one, counts })),
   );
 }
 
@@ -125,25 +135,34 @@ function sharesOfChanges(examples: readonly Example[]): number[] {
 /** Examples written for learning alone hold each change about as often as any: here each counts as much as it is met with in whole conversations. */
 function evened(examples: readonly AnswerExample[], shares: readonly number[]): AnswerExample[] {
   const own = sharesOfChanges(examples);
-  return examples.map((one) => (one.is === 0 ? one : { ...one, counts: shares[one.is - 1]! / own[one.is - 1]! }));
+  return examples.map((one) =>
+    one.is === 0 ? one : { ...one, counts: ((one.counts ?? 1) * shares[one.is - 1]!) / own[one.is - 1]! },
+  );
 }
 
 /** Strengths of the penalty for telling whether, and what, a segment changes; found by leaving out one set after the other. */
 const WHETHER = 5;
 const WHAT = 3.3;
 
+/** Steps of learning: more of them tell sets that are held back no better. */
+const ROUNDS = 240;
+
 function weightsOf({ bias, weights }: Weights): Weights {
   return { bias, weights };
 }
 
-/** All labelled answers and exchanges, and those of the conversations but of some sets. */
+/** All labelled answers, plain ones and exchanges, and those of the conversations but of some sets. */
 export async function followingExamples(leftOut: readonly ConversationSet[] = []): Promise<AnswerExample[]> {
   answers ??= answerExamples();
   exchanges ??= exchangeExamples();
-  const sets = CONVERSATION_SETS.filter((set) => !leftOut.includes(set) && !UNLEARNT_CONVERSATIONS.includes(set));
+  plain ??= plainExamples();
+  const sets = [...CONVERSATION_SETS, ...FOLLOWED_PLAIN].filter(
+    (set) => !leftOut.includes(set) && !UNLEARNT_CONVERSATIONS.includes(set),
+  );
   const whole = (await Promise.all(sets.map(examplesFrom))).flat();
   const shares = sharesOfChanges(whole);
-  return [...evened(await answers, shares), ...evened(await exchanges, shares), ...whole];
+  const apart = await Promise.all([plain, answers, exchanges]);
+  return [...apart.flatMap((one) => evened(one, shares)), ...whole];
 }
 
 /** Learns the weights of following from all labelled answers and conversations but those of some sets. */
@@ -157,6 +176,7 @@ export async function learnFollowing(
         examples.map(({ found, is, counts }) => ({ found, is: Math.min(is, 1), counts })),
         2,
         WHETHER,
+        { rounds: ROUNDS },
       ),
     ),
     what: weightsOf(
@@ -164,6 +184,7 @@ export async function learnFollowing(
         examples.flatMap(({ found, is, counts }) => (is === 0 ? [] : [{ found, is: is - 1, counts }])),
         CHANGES.length,
         WHAT,
+        { rounds: ROUNDS },
       ),
     ),
   };

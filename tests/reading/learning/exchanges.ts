@@ -9,6 +9,8 @@ import { ASKER, answerWritten, itemAsked, OWNER } from "./made-up";
 export interface LabelledExchange {
   readonly context: FollowContext;
   readonly open: readonly OpenItem[];
+  /** How much it counts beside the answers and the whole conversations. */
+  readonly counts: number;
   readonly changes: readonly { readonly item: OpenItem; readonly change: string; readonly quote: string }[];
 }
 
@@ -31,7 +33,7 @@ async function exchangeOf(
   side: string,
   marked: string,
   items: ReadonlyMap<string, OpenItem>,
-): Promise<LabelledExchange> {
+): Promise<Omit<LabelledExchange, "counts">> {
   const changes = [...marked.matchAll(/\{([a-z]) ([a-z ]+) \| ([^}]+)\}/g)].map(([, name, change, quote]) => {
     const item = items.get(name!);
     if (!item) throw new Error(`Nothing is called “${name}” here: ${marked}`);
@@ -43,10 +45,27 @@ async function exchangeOf(
   return { context, open: [...items.values()], changes };
 }
 
-/** All labelled exchanges. */
+const FOLDER = path.join(import.meta.dirname, "exchanges");
+
+/** The files but for the first were written in one go and are much alike: each of their letters counts for so much of another. */
+const ONE_OF_MANY = 0.4;
+
+/** All labelled exchanges, of every file of their folder. */
 export async function labelledExchanges(): Promise<LabelledExchange[]> {
-  const lines = fs.readFileSync(path.join(import.meta.dirname, "../letters/exchanges.txt"), "utf8").split("\n");
-  const found: LabelledExchange[] = [];
+  const files = fs.readdirSync(FOLDER).sort();
+  return (
+    await Promise.all(
+      files.map(async (file) => {
+        const counts = file === "first.txt" ? 1 : ONE_OF_MANY;
+        return (await exchangesIn(path.join(FOLDER, file))).map((one) => ({ ...one, counts }));
+      }),
+    )
+  ).flat();
+}
+
+async function exchangesIn(file: string): Promise<Omit<LabelledExchange, "counts">[]> {
+  const lines = fs.readFileSync(file, "utf8").split("\n");
+  const found: Omit<LabelledExchange, "counts">[] = [];
   let items = new Map<string, OpenItem>();
   for (const line of lines) {
     if (/^=+$/.test(line)) items = new Map();

@@ -34,6 +34,7 @@ export function itemAsked(
     proposes: null,
     isPromised: kind === "promise",
     isOver: false,
+    overBy: 1,
     ...more,
   };
 }

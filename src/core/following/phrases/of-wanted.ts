@@ -27,6 +27,14 @@ const TAKEN_BACK: Turn = {
       "(?:please )?<do not> (?:come|send|bring|make|collect|fetch|order|repair|call|book|buy|print|deliver)(?: (?:it|them|that|anything|anybody|anyone|today|tomorrow|any more|after all))*",
     ),
     whole("<we> <do not> need (?:it|them|that|this|one|any)(?: any ?(?:more|longer)| now| after all)+"),
+    whole(
+      "<we>(?:['’]ve| have)? (?:got|found|bought|borrowed|ordered|had|fetched) [^,;?]+ (?:elsewhere|from (?:somebody|someone|somewhere) else)",
+    ),
+    whole("(?:<it>|that) (?:will not|won['’]t) be (?:necessary|needed|required)<rest>"),
+    whole(
+      "(?:the|our|my) (?:meeting|recital|concert|party|trip|wedding|event|show|fair|tour|game|match|dinner|lunch|deal|course|talk|visit|festival)(?:['’]s| is| has been) (?:off|cancelled|called off|been cancelled|been called off)<rest>",
+    ),
+    whole("you (?:can|may) stand down|(?:please )?forget what <we> (?:said|wrote|asked)"),
     whole("you (?:can|may) stop (?:looking|searching|asking|trying|waiting|worrying)<rest>"),
   ],
 };
@@ -76,6 +84,12 @@ export const ASKED_AGAIN: Turn = {
       "[^,;?]{1,40}(?:['’]ve| has| have)(?: just)? (?:rung|called|phoned|written|asked|complained)(?: to (?:me|us))? (?:again|twice|once more)<rest>|[^,;?]{1,40}(?:['’]ve| has| have) sent (?:a|an|another) (?:\\w+ )?reminder<rest>",
     ),
     whole("how far (?:are you|have you got|along)<rest>"),
+    whole("<day> is (?:getting|coming|drawing) (?:close|closer|near|nearer)"),
+    whole("(?:anything|any news|news|something) from your (?:side|end)(?: yet)?|knock,? knock"),
+    whole(
+      "did (?:my|our|the) (?:last )?(?:mail|e-?mail|message|letter|note) (?:reach you|get (?:to you|through)|arrive)",
+    ),
+    whole("no [^,;?]{1,30} (?:has|have) (?:turned up|come|arrived|shown up|reached (?:me|us))<rest>"),
     whole("what(?:['’]s| is) (?:keeping|holding) (?:it|you|them|things)(?: up)?"),
   ],
 };

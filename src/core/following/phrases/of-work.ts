@@ -15,6 +15,9 @@ const WITH_IT =
 const PARTICIPLE =
   "(?!(?:delight|honour|honor|pleas|tir|excit|interest|worri|thrill|reliev|mov|touch|asham|embarrass|surpris|shock|confus|bor|annoy|need|want|clos|stress|exhaust)ed\\b)(?:\\p{L}{2,}ed|bought|hung|sent|gone|done|made|found|built|cut|put|set|laid|paid|sold|told|written|taken|given|brought|swept|lit|shut|drawn|torn|worn|thrown|fed|met|read|mown|sown|sewn|caught|dealt with)(?: \\w+)?";
 
+/** "Tuned.", "Repaired yesterday.": it says no more than that. */
+const ONLY_DONE = `(?!(?:not|agre|receiv|promis|accept|cancel|call|declin|refus|postpon|delay|forward|book|schedul|plann|order|reserv|request|approv)\\p{L}*ed\\b|(?:told|given|made|left|set|met|read|put|cut|shut)\\b)${PARTICIPLE}`;
+
 /** "Right away.", "no problem": of work it is undertaken; of a question it may be the answer. */
 const SOON_OR_YES: Turn = {
   change: "promised",
@@ -22,6 +25,9 @@ const SOON_OR_YES: Turn = {
   forms: [
     whole(SOON),
     whole("(?:it['’]s |that['’]s )?(?:not a|no) (?:problem|trouble|bother)(?: at all)?"),
+    whole(
+      "naturally|absolutely|definitely|easily|by all means|of course|most certainly|(?:that|it) goes without saying|if (?:i|we) must|very well|whatever you say|(?:it |that )?(?:makes no difference|is all the same) to (?:me|us)|(?:that['’]s )?fine by (?:me|us)",
+    ),
     whole("(?:ok(?:ay)?|understood|agreed|all right|alright|fair enough|as you (?:wish|like)|why not|deal|you bet)"),
   ],
 };
@@ -34,6 +40,7 @@ const UNDERTAKEN: Turn = {
     whole(
       "(?:(?:it|that|this|they|these|those)(?:['’]s|['’]re| is| are) )?(?:(?:at the )?(?:top of|first on|next on|high on|on|in) (?:my|our|the) (?:list|diary|calendar|agenda|to-do list|notebook)|noted down|written down|as good as done|almost done|nearly done)(?: now)?",
     ),
+    whole("<it>(?:<is>) as good as (?:yours|done|there|sent|sold|ready|booked)|your wish is my command"),
     whole("(?:almost|nearly) (?:done|there|finished|ready)|consider <it> (?:done|\\w+ed)"),
     whole(`<we are>(?: just| now| already| currently| still| busy)* ${BUSY}${WITH_IT}`),
     whole(`(?:just|now|still|already|busy) ${BUSY}${WITH_IT}`),
@@ -61,6 +68,7 @@ const HAS_GONE: Turn = {
     whole("you(?:['’]ve| have)(?: already)? (?:got )?(?:it|them)(?: already| now)?"),
     whole("here goes"),
     DONE_BY_NAME,
+    whole(ONLY_DONE),
     whole(`(?:all )?${PARTICIPLE}(?:, ${PARTICIPLE})*,? and ${PARTICIPLE}<rest>`),
     whole("you can (?:cross|tick|strike) <it> off<rest>"),
     whole("(?:ticked|crossed) off(?: (?:the|my) list)?"),
@@ -83,6 +91,8 @@ const WILL_NOT: Turn = {
       "no luck|(?:nobody|no one)(?: is|['’]s) (?:free|available)|[^,;?]* (?:is|are)(?: not|n['’]t) (?:one|any|anybody|anyone) (?:to be had|free|available)",
     ),
     whole("(?:<we> )?can(?:no|['’])t(?: do (?:it|that))?"),
+    whole("(?:that|it)(?:['’]s| is) beyond (?:me|us|our|my)\\b<rest>"),
+    whole("(?:my|our) hands are tied<rest>|<we>(?:['’]ve| have) had to (?:strike|cross|take) [^,;?]+ off\\b<rest>"),
   ],
 };
 
@@ -102,6 +112,17 @@ export const SOME_OF_IT: Turn = {
     whole("(?:some|most|parts?|a few) of (?:<it>|them)(?:<is>| (?:has|have))<rest>"),
     whole("here (?:is|are|comes?) (?:the first|some of|a few of|half|part of|most)\\b<rest>"),
     whole("(?:only )?(?:one|two|three|some|a few) (?:is|are) (?:still )?(?:missing|to come|outstanding)\\b<rest>"),
+  ],
+};
+
+/** "We're running behind." */
+const LATE: Turn = {
+  change: "moved",
+  name: "it comes later",
+  forms: [
+    whole(
+      "<we are>(?: a (?:bit|little)| rather)? (?:running (?:late|behind)|behind(?: schedule)?)(?: with (?:it|that))?",
+    ),
   ],
 };
 
@@ -127,7 +148,7 @@ export const LOOKS_FOR_ANSWER: Turn = {
 };
 
 /** Said of work that was asked for. */
-export const OF_WORK: readonly Turn[] = [SOME_OF_IT, HAS_GONE, UNDERTAKEN, WILL_NOT, NOT_WANTED];
+export const OF_WORK: readonly Turn[] = [SOME_OF_IT, HAS_GONE, UNDERTAKEN, WILL_NOT, LATE, NOT_WANTED];
 
 /** The same, where no question waits for an answer. */
 export const OF_WORK_ALONE: readonly Turn[] = [...OF_WORK, SOON_OR_YES];

@@ -20,7 +20,7 @@ export interface Chosen extends Ruled {
 
 /** From here on the words are believed: of what their writer owes, and of what they want, where thanks sound much like news. */
 const LIKELY = 0.4;
-const LIKELY_OF_WANTED = 0.8;
+const LIKELY_OF_WANTED = 0.89;
 
 /** Below it, what the rules find of a thing that nobody names is taken for something else. */
 const NOT_ALL_BUT_NONE = 0.15;
@@ -56,6 +56,10 @@ const CALLS =
 
 const DENIES = /\b(?:not|no|never|nothing|nobody|none|stop|still|yet)\b|n['’]t\b/i;
 
+/** "Send me your liability number by Friday" */
+const ORDERS =
+  /^(?:(?:and|also|then|so|but)[,\s]+)*(?:send|give|bring|tell|mail|write|print|order|book|ring|call|check|ask|find|add) (?!it\b|them\b|that\b|this\b)/i;
+
 function isCall(text: string): boolean {
   return CALLS.test(text) && !DENIES.test(text) && !ASKER_CUES.some(({ pattern }) => pattern.test(text));
 }
@@ -64,7 +68,11 @@ function isCall(text: string): boolean {
 export function asksSomethingElse({ text }: Segment, item: OpenItem): boolean {
   const words = [...tellingWords(text)];
   if (isCall(text) && words.length >= OWN_WORDS && !words.slice(1).some((word) => item.words.has(word))) return true;
-  return TURNS_TO.test(text) && words.length >= OWN_WORDS && !words.some((word) => item.words.has(word));
+  return (
+    (TURNS_TO.test(text) || ORDERS.test(text)) &&
+    words.length >= OWN_WORDS &&
+    !words.some((word) => item.words.has(word))
+  );
 }
 
 /** "I'll send you a swatch of the cloth": a thing that was not spoken of. */
@@ -78,10 +86,14 @@ function promisesSomethingElse({ text }: Segment, item: OpenItem): boolean {
 /** "The chairs,": whoever wants them names them, and says nothing of them. */
 const ONLY_A_THING = /^(?:and )?(?:the|your|our|my) [\p{L}-]+(?: [\p{L}-]+)?[.,!]*$/iu;
 
+/** "Chur.": a single word that no rule knows is a greeting more often than work that is done. */
+const ONE_WORD = /^(?!\p{L}+(?:ed|en|ly)\b)\p{L}+[.!]*$/u;
+
 /** Whether words only sound as if they changed an item. `owes`: whether whoever writes them owes it. */
 function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolean): boolean {
   // Who is away promises nothing, who owes it and asks back changes nothing yet.
   if (isAway(segment.text) || (owes && /\?$/.test(segment.text))) return true;
+  if (item.kind !== "question" && ONE_WORD.test(segment.text)) return true;
   if (said.change === "promised" && (promisesOnlyWord(segment.text, item) || promisesSomethingElse(segment, item)))
     return true;
   if (said.change === "done" && item.kind !== "trouble" && saysNothingWasDone(segment.text)) return true;
@@ -94,15 +106,19 @@ function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolea
     !POINTS_AT_IT.test(segment.text)
   )
     return true;
-  // "Monday is in order": who wants it is content with what was promised.
-  if (!owes && agrees(segment.text)) return true;
+  // "Monday is in order": who wants it is content with what was promised; who owes it has done nothing by agreeing.
+  if (agrees(segment.text) && (!owes || (said.change === "done" && item.kind !== "question"))) return true;
   if (
     (said.change === "done" || said.change === "promised") &&
     ASKS_OF_SOMEBODY.test(segment.text) &&
     !isAnswerWithPlease(segment.text)
   )
     return !isYesOrNo(segment.text);
-  const isAsked = said.change === "reminded" || said.change === "passed" || ASKS_PLAINLY.test(segment.text);
+  const isAsked =
+    said.change === "reminded" ||
+    said.change === "passed" ||
+    (said.change === "moved" && !owes) ||
+    ASKS_PLAINLY.test(segment.text);
   return isAsked && asksSomethingElse(segment, item);
 }
 
