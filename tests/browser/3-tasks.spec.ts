@@ -230,5 +230,6 @@ test("what came while a page was on its way, before it heard of changes, is ther
   await expect(other.getByText(/Made as /)).toBeVisible();
   await expect(list).not.toContainText("Wax the bench");
   letThrough();
-  await expect(list).toContainText("Wax the bench", { timeout: 4_000 });
+  // Nothing but the live connection asks anew; on a busy machine that takes its time.
+  await expect(list).toContainText("Wax the bench", { timeout: 15_000 });
 });
