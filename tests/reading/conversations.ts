@@ -81,7 +81,8 @@ export const FOLLOWED_PLAIN = [
   "conversations-vv",
 ] as const;
 
-/** … and nothing learns from these, and nothing is mended for them; those of xx were looked at, to know what to mend next. */
+/** … and nothing learns from these, and nothing is mended for them; those of mm and xx were looked at, to know what to
+ * mend next. */
 export const UNLEARNT_PLAIN = [
   "conversations-ee",
   "conversations-ii",
