@@ -81,6 +81,30 @@ export const FOLLOWED_PLAIN = [
   "conversations-vv",
 ] as const;
 
+/** … from these nothing is learnt, though their mistakes were looked at, … */
+const LOOKED_AT_PLAIN = [
+  "conversations-ae",
+  "conversations-af",
+  "conversations-ag",
+  "conversations-ah",
+  "conversations-ai",
+  "conversations-aj",
+  "conversations-ak",
+  "conversations-al",
+  "conversations-am",
+  "conversations-an",
+  "conversations-ao",
+  "conversations-ap",
+  "conversations-aq",
+  "conversations-ar",
+  "conversations-as",
+  "conversations-at",
+  "conversations-au",
+  "conversations-av",
+  "conversations-aw",
+  "conversations-ax",
+] as const;
+
 /** … and nothing learns from these, and nothing is mended for them; those of mm and xx were looked at, to know what to
  * mend next. */
 export const UNLEARNT_PLAIN = [
@@ -92,8 +116,11 @@ export const UNLEARNT_PLAIN = [
   "conversations-pp",
   "conversations-ww",
   "conversations-xx",
+  "conversations-ab",
+  "conversations-ac",
+  "conversations-ad",
 ] as const;
-export const PLAIN_CONVERSATIONS = [...FOLLOWED_PLAIN, ...UNLEARNT_PLAIN] as const;
+export const PLAIN_CONVERSATIONS = [...FOLLOWED_PLAIN, ...LOOKED_AT_PLAIN, ...UNLEARNT_PLAIN] as const;
 export type PlainConversations = (typeof PLAIN_CONVERSATIONS)[number];
 export type ConversationSet = (typeof CONVERSATION_SETS)[number] | PlainConversations;
 

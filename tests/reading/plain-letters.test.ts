@@ -29,6 +29,7 @@ test.each([
 test.each([
   ["kk", { labels: 115, finding: 0.93, kind: 0.91, owner: 0.95, due: 0.95, anything: 0.96 }],
   ["ll", { labels: 95, finding: 0.9, kind: 0.85, owner: 0.93, due: 0.88, anything: 0.95 }],
+  ["mm", { labels: 49, finding: 0.85, kind: 0.81, owner: 0.85, due: 0.85, anything: 0.9 }],
 ] as const)("plain letters with several items, set %s: what is asked, of whom, by when", async (set, floor) => {
   const { mistakes, ...score } = scoreReading(await labelledLetters(set));
   console.log(

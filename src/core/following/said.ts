@@ -76,7 +76,7 @@ export function wantsWords(item: OpenItem): boolean {
 const PAST: Pick<Cue, "change" | "name"> = { change: "done", name: "it has been done" };
 
 const STILL_TO_COME =
-  /\band (?:(?:it|they|that) )?(?:will|shall|is going to|are going to)\b(?! not\b)|\b(?:will|shall) be[.!]?$/i;
+  /\band (?:(?:it|they|that) )?(?:will|shall|is going to|are going to)\b(?! not\b)|\b(?:will|shall) be[.!]?$|^(?:(?:it|they|that|this|all of it)(?:['’]ll| will| shall)|will) be (?:\w+ )?\w+(?:ed|en|wn|pt|nt|ld|de|id|ut|ng)\b/i;
 const WILL_BE: Pick<Cue, "change" | "name"> = { change: "promised", name: "it will be done" };
 
 const NOTHING_WAS =
@@ -125,6 +125,12 @@ export const IS_THE_REST =
 
 const IS_THERE = /\b(?:delivered|arrived|come|sent|posted|collected|here)\b/i;
 
+const LEAVES_SOME =
+  /^all (?:but|except)\b|[,;] (?:and |but |while )?(?:the (?:second|third|fourth|other|others|rest|last|remaining|remainder)\b[^,;]{0,30}?|\p{L}[\p{L} ]{0,18}) (?:(?:is|are) (?:still |yet |now )?(?:being \p{L}+|on order|to come|to follow|missing|in the making|under way)|(?:has|have) been (?:requested|ordered|promised)|follows?|(?:is|are|has|have) (?:still|yet) to)\b/iu;
+
+/** "…, and he says yes": he has answered. */
+const HAS_ANSWER = /\b(?:says?|said|answered|replied|tells?|told|thinks?|confirms?|confirmed|wants?|no objection)\b/i;
+
 /** "The other 11 next Tuesday": so the rest is dealt with already. */
 const SO_MANY_OTHERS =
   /^(?:and )?the (?:other|remaining|last) (?:\d+|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half)\b/i;
@@ -145,6 +151,17 @@ function willLookIntoIt(text: string, item: OpenItem): boolean {
   const verb = WILL_LOOK.exec(text)?.[1]?.split(" ")[0];
   return verb !== undefined && !/^who\b/i.test(item.quote) && !item.quote.toLowerCase().includes(verb.toLowerCase());
 }
+
+/** "That I'd have to look up", "I shall have to ask around" */
+const MUST_LOOK =
+  /\b(?:i|we)(?:['’]d| would|['’]ll| will| shall| first)? (?:have|need) to (?:look (?:it |that |them )?up|look into|see (?:if|whether|who|what|how|about)|check|ask\b|find out|enquire|inquire|consult)(?!.*\b(?:before|not)\b)/i;
+
+/** "I've put that to the broker": an answer is to come. */
+const HAS_ASKED =
+  /\b(?:i|we)(?:['’]ve| have) (?:just |now |already )?(?:put (?:that|it|this|the question) to|asked (?!for\b|you\b)|written to|rung|phoned|e-?mailed|enquired|inquired|made enquiries|left (?:him|her|them) a (?:note|message))\b/i;
+
+const OFFERS =
+  /^(?:and |so |then )?(?:i|we)(?:['’]d| would| could| can) (?:come|be (?:with you|there|round)|start|begin|fetch|collect|bring|deliver|do (?:it|that|them)|manage|drop|call|make it)\b/i;
 
 /** "You'll hear from me tomorrow": an answer is promised, and nothing of what was asked. */
 const WILL_HEAR = /\b(?:you['’]ll|you will) hear (?:from|back)\b|\blet you know\b(?! when)/i;
@@ -172,6 +189,12 @@ export function isAway(text: string): boolean {
 
 function beginsSentence({ letter }: FollowContext, { start }: Segment): boolean {
   return /(?:^|[.!?:\n])\s*$/.test(letter.text.slice(0, start));
+}
+
+/** A segment with the rest of its sentence. */
+function wholeSentence({ letter }: FollowContext, { start, end }: Segment): string {
+  const rest = /^[^.!?\n]*/.exec(letter.text.slice(end))![0];
+  return letter.text.slice(start, end) + rest;
 }
 
 /** Whether words point at what is open: by name, by "it", or by somebody who will turn to whoever asked. */
@@ -245,6 +268,10 @@ export function saidByOwner(
     const isTaken = item.owner === null && item.kind !== "trouble" && item.kind !== "promise";
     return { change: isTaken ? "passed" : "promised", due, owner: isTaken ? context.writer : null, isNamed, reason };
   };
+  // "All but the piano has left the store", "A to M attached, N to Z are being cleaned".
+  const isSome = LEAVES_SOME.test(text) || LEAVES_SOME.test(wholeSentence(context, segment));
+  if (isSome && !wantsWords(item) && ["done", "part"].includes((turn ?? cue)?.change ?? ""))
+    return { change: "part", due: dueOfRest(context, text), owner: null, isNamed, reason: "a part of it" };
   // "You'll hear from me on Wednesday", of a price.
   if (item.kind === "ask" && WILL_HEAR.test(text)) return { ...promised("an answer is promised"), isPlain: true };
   if (turn?.change === "promised") return { ...promised(turn.name), isPlain: true };
@@ -257,7 +284,11 @@ export function saidByOwner(
     return { change: turn.change, due: newDay, owner: null, isNamed, isPlain: true, reason: turn.name };
   }
   const done: Said = { change: "done", due: null, owner: null, isNamed, reason: "it is answered" };
+  if (MUST_LOOK.test(text) && cue?.change !== "done" && item.kind !== "trouble")
+    return promised("an answer is promised");
   if (wantsWords(item)) {
+    if (isNamed && cue?.change === "done" && HAS_ASKED.test(text) && !HAS_ANSWER.test(text))
+      return promised("an answer is promised");
     if (cue?.change === "promised" && willLookIntoIt(text, item))
       return { ...promised("an answer is promised"), isPlain: true };
     if (
@@ -308,6 +339,8 @@ export function saidByOwner(
       isNamed,
       reason: cue.name,
     };
+  // "I'd come on Friday with the horsebox"
+  if (due && item.kind === "ask" && OFFERS.test(text)) return promised("a day is named");
   if (due && item.kind !== "trouble" && !isAway(text) && (isNamed || text.split(/\s+/).length <= 7))
     return promised("a day is named");
   // What is written right below the words that ask, and says nothing of doing it, is what was asked for.

@@ -41,6 +41,9 @@ const UNDERTAKEN: Turn = {
       "(?:(?:it|that|this|they|these|those)(?:['’]s|['’]re| is| are) )?(?:(?:at the )?(?:top of|first on|next on|high on|on|in) (?:my|our|the) (?:list|diary|calendar|agenda|to-do list|notebook)|noted down|written down|as good as done|almost done|nearly done)(?: now)?",
     ),
     whole("<it>(?:<is>) as good as (?:yours|done|there|sent|sold|ready|booked)|your wish is my command"),
+    whole(
+      "(?:(?:it|they|that|those|these|all of (?:it|them)|(?:the|your) [^,;?]+?)(?:<is>|['’]re| are) )?(?:now |already |still )?(?:on the (?:lathe|press|loom|stove|bench|hob|anvil|easel|drawing board|stocks|jig|saw)|(?:next|first|second) on (?:the|my|our) (?:bench|lathe|press|desk|loom)|next in line|in the (?:kiln|clamps|mould|making|works|pipeline|queue|dye bath)|under the (?:needle|lamp|hammer|press)|being \\w+(?:ed|en|wn|t|d|ng|pt))(?: (?:as we speak|right now|now|at the moment|today|tonight))?",
+    ),
     whole("(?:almost|nearly) (?:done|there|finished|ready)|consider <it> (?:done|\\w+ed)"),
     whole(`<we are>(?: just| now| already| currently| still| busy)* ${BUSY}${WITH_IT}`),
     whole(`(?:just|now|still|already|busy) ${BUSY}${WITH_IT}`),
