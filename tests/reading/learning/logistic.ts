@@ -30,7 +30,8 @@ const NOTHING_MEASURED = new Float64Array(0);
 const STEP = 0.08;
 
 function softmax(scores: Float64Array): void {
-  const most = Math.max(...scores);
+  let most = scores[0]!;
+  for (let i = 1; i < scores.length; i += 1) most = Math.max(most, scores[i]!);
   let sum = 0;
   for (let i = 0; i < scores.length; i += 1) sum += scores[i] = Math.exp(scores[i]! - most);
   for (let i = 0; i < scores.length; i += 1) scores[i]! /= sum;
@@ -77,7 +78,9 @@ export function learn(
     slope.fill(0, bias);
     for (const { at, measured, is, share: rowShare } of rows) {
       for (let k = 0; k < classes; k += 1) scores[k] = weights[bias + k]!;
-      for (const name of at) for (let k = 0; k < classes; k += 1) scores[k]! += weights[name * classes + k]!;
+      // Counted by place: walking along them as a list takes half as long again.
+      for (let i = 0; i < at.length; i += 1)
+        for (let k = 0, from = at[i]! * classes; k < classes; k += 1) scores[k]! += weights[from + k]!;
       for (let k = 0; k < classes; k += 1) {
         const from = measuredFrom + k * numbers;
         let score = 0;
@@ -91,7 +94,8 @@ export function learn(
         scores[k] = share;
         slope[bias + k]! += share;
       }
-      for (const name of at) for (let k = 0; k < classes; k += 1) slope[name * classes + k]! += scores[k]!;
+      for (let i = 0; i < at.length; i += 1)
+        for (let k = 0, from = at[i]! * classes; k < classes; k += 1) slope[from + k]! += scores[k]!;
       for (let k = 0; k < classes; k += 1) {
         const from = measuredFrom + k * numbers;
         const share = scores[k]!;
