@@ -29,7 +29,7 @@ test.each([
 test.each([
   ["kk", { labels: 115, finding: 0.93, kind: 0.91, owner: 0.95, due: 0.95, anything: 0.96 }],
   ["ll", { labels: 95, finding: 0.9, kind: 0.85, owner: 0.93, due: 0.88, anything: 0.95 }],
-  ["mm", { labels: 49, finding: 0.85, kind: 0.81, owner: 0.85, due: 0.85, anything: 0.9 }],
+  ["mm", { labels: 49, finding: 0.89, kind: 0.85, owner: 0.95, due: 0.87, anything: 0.94 }],
 ] as const)("plain letters with several items, set %s: what is asked, of whom, by when", async (set, floor) => {
   const { mistakes, ...score } = scoreReading(await labelledLetters(set));
   console.log(
@@ -48,6 +48,8 @@ const sentencesOf = (file: string) =>
     .map((line) => ({ kind: KIND_MARKS[line[0]!] ?? null, sentence: line.slice(2) }));
 const SENTENCES = sentencesOf("sentences.txt");
 const UNLEARNT = sentencesOf("sentences-unlearnt.txt");
+/** What is hard to tell by form: wishes, failures, questions without their mark. */
+const HARD = sentencesOf("sentences-later.txt");
 
 /** What a sentence is read as in a letter of Kofi's to Nadia; null where as nothing, or as several things. */
 async function readIn(around: string, sentence: string): Promise<string | null> {
@@ -93,4 +95,11 @@ test.each([
   console.log(`${UNLEARNT.length} sentences, ${right.toFixed(3)} right`);
   expect(UNLEARNT.length).toBeGreaterThan(225);
   expect(right >= floor ? "enough" : wrong).toBe("enough");
+});
+
+test("wishes, failures and questions without their mark, and what only sounds like them, are read as what they are", async () => {
+  const { right, wrong } = await readAll(HARD, ALONE);
+  console.log(`${HARD.length} sentences, ${right.toFixed(3)} right`);
+  expect(HARD.length).toBeGreaterThan(300);
+  expect(right >= 0.56 ? "enough" : wrong).toBe("enough");
 });
