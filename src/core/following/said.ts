@@ -6,6 +6,7 @@ import { askerTurn } from "./asker-turns";
 import { CAN_BE_MAILED } from "./bare-answer";
 import type { FollowContext } from "./context";
 import { ASKER_CUES, type Cue, OWNER_CUES } from "./cues";
+import { hasOnlyAsked, hasToLook, leavesSome, offersToDoIt } from "./in-hand";
 import { CHANGES, type ChangeKind, type OpenItem } from "./item";
 import { numberIn } from "./numbers";
 import { ownerTurn } from "./owner-turns";
@@ -125,12 +126,6 @@ export const IS_THE_REST =
 
 const IS_THERE = /\b(?:delivered|arrived|come|sent|posted|collected|here)\b/i;
 
-const LEAVES_SOME =
-  /^all (?:but|except)\b|[,;] (?:and |but |while )?(?:the (?:second|third|fourth|other|others|rest|last|remaining|remainder)\b[^,;]{0,30}?|\p{L}[\p{L} ]{0,18}) (?:(?:is|are) (?:still |yet |now )?(?:being \p{L}+|on order|to come|to follow|missing|in the making|under way)|(?:has|have) been (?:requested|ordered|promised)|follows?|(?:is|are|has|have) (?:still|yet) to)\b/iu;
-
-/** "…, and he says yes": he has answered. */
-const HAS_ANSWER = /\b(?:says?|said|answered|replied|tells?|told|thinks?|confirms?|confirmed|wants?|no objection)\b/i;
-
 /** "The other 11 next Tuesday": so the rest is dealt with already. */
 const SO_MANY_OTHERS =
   /^(?:and )?the (?:other|remaining|last) (?:\d+|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve|half)\b/i;
@@ -151,17 +146,6 @@ function willLookIntoIt(text: string, item: OpenItem): boolean {
   const verb = WILL_LOOK.exec(text)?.[1]?.split(" ")[0];
   return verb !== undefined && !/^who\b/i.test(item.quote) && !item.quote.toLowerCase().includes(verb.toLowerCase());
 }
-
-/** "That I'd have to look up", "I shall have to ask around" */
-const MUST_LOOK =
-  /\b(?:i|we)(?:['’]d| would|['’]ll| will| shall| first)? (?:have|need) to (?:look (?:it |that |them )?up|look into|see (?:if|whether|who|what|how|about)|check|ask\b|find out|enquire|inquire|consult)(?!.*\b(?:before|not)\b)/i;
-
-/** "I've put that to the broker": an answer is to come. */
-const HAS_ASKED =
-  /\b(?:i|we)(?:['’]ve| have) (?:just |now |already )?(?:put (?:that|it|this|the question) to|asked (?!for\b|you\b)|written to|rung|phoned|e-?mailed|enquired|inquired|made enquiries|left (?:him|her|them) a (?:note|message))\b/i;
-
-const OFFERS =
-  /^(?:and |so |then )?(?:i|we)(?:['’]d| would| could| can) (?:come|be (?:with you|there|round)|start|begin|fetch|collect|bring|deliver|do (?:it|that|them)|manage|drop|call|make it)\b/i;
 
 /** "You'll hear from me tomorrow": an answer is promised, and nothing of what was asked. */
 const WILL_HEAR = /\b(?:you['’]ll|you will) hear (?:from|back)\b|\blet you know\b(?! when)/i;
@@ -192,7 +176,7 @@ function beginsSentence({ letter }: FollowContext, { start }: Segment): boolean 
 }
 
 /** A segment with the rest of its sentence. */
-function wholeSentence({ letter }: FollowContext, { start, end }: Segment): string {
+function fromHere({ letter }: FollowContext, { start, end }: Segment): string {
   const rest = /^[^.!?\n]*/.exec(letter.text.slice(end))![0];
   return letter.text.slice(start, end) + rest;
 }
@@ -268,9 +252,9 @@ export function saidByOwner(
     const isTaken = item.owner === null && item.kind !== "trouble" && item.kind !== "promise";
     return { change: isTaken ? "passed" : "promised", due, owner: isTaken ? context.writer : null, isNamed, reason };
   };
-  // "All but the piano has left the store", "A to M attached, N to Z are being cleaned".
-  const isSome = LEAVES_SOME.test(text) || LEAVES_SOME.test(wholeSentence(context, segment));
-  if (isSome && !wantsWords(item) && ["done", "part"].includes((turn ?? cue)?.change ?? ""))
+  // "One is enclosed; the second has been requested."
+  const change = (turn ?? cue)?.change;
+  if ((change === "done" || change === "part") && !wantsWords(item) && leavesSome(fromHere(context, segment)))
     return { change: "part", due: dueOfRest(context, text), owner: null, isNamed, reason: "a part of it" };
   // "You'll hear from me on Wednesday", of a price.
   if (item.kind === "ask" && WILL_HEAR.test(text)) return { ...promised("an answer is promised"), isPlain: true };
@@ -284,11 +268,9 @@ export function saidByOwner(
     return { change: turn.change, due: newDay, owner: null, isNamed, isPlain: true, reason: turn.name };
   }
   const done: Said = { change: "done", due: null, owner: null, isNamed, reason: "it is answered" };
-  if (MUST_LOOK.test(text) && cue?.change !== "done" && item.kind !== "trouble")
-    return promised("an answer is promised");
+  if (hasToLook(text) && cue?.change !== "done" && item.kind !== "trouble") return promised("an answer is promised");
   if (wantsWords(item)) {
-    if (isNamed && cue?.change === "done" && HAS_ASKED.test(text) && !HAS_ANSWER.test(text))
-      return promised("an answer is promised");
+    if (isNamed && cue?.change === "done" && hasOnlyAsked(text)) return promised("an answer is promised");
     if (cue?.change === "promised" && willLookIntoIt(text, item))
       return { ...promised("an answer is promised"), isPlain: true };
     if (
@@ -340,7 +322,7 @@ export function saidByOwner(
       reason: cue.name,
     };
   // "I'd come on Friday with the horsebox"
-  if (due && item.kind === "ask" && OFFERS.test(text)) return promised("a day is named");
+  if (due && item.kind === "ask" && offersToDoIt(text)) return promised("a day is named");
   if (due && item.kind !== "trouble" && !isAway(text) && (isNamed || text.split(/\s+/).length <= 7))
     return promised("a day is named");
   // What is written right below the words that ask, and says nothing of doing it, is what was asked for.
