@@ -1,7 +1,7 @@
 import { followConversation } from "@/core/following/follow";
 import type { Letter } from "@/core/letters/letter";
 import { parseLetter } from "@/core/letters/parse-letter";
-import { isSure, type People } from "@/core/reading/slip";
+import { isSureChange, type People } from "@/core/reading/slip";
 
 // A bindery: another trade than the demo's and than the labelled letters'. What happens to what is open is common practice
 // of offices; each letter was written for what it does before it was tried.
@@ -41,5 +41,5 @@ export const TWO = "Could you rebind the two ledgers by Friday? Please also send
 /** The changes of an answer of Wil's to one ask, and how sure each is. */
 export async function answered(first: string, text: string) {
   const [, then] = followConversation([await letter(2, HUGH, WIL, first), await letter(3, WIL, HUGH, text)], people);
-  return then!.changes.map(({ change, confidence }) => [change, isSure({ confidence })]);
+  return then!.changes.map(({ change, confidence }) => [change, isSureChange({ confidence })]);
 }

@@ -1,11 +1,11 @@
 import fs from "node:fs";
 import path from "node:path";
 import { followConversation } from "@/core/following/follow";
-import type { ChangeKind } from "@/core/following/item";
+import type { ChangeKind, OpenItem } from "@/core/following/item";
 import { LEARNT } from "@/core/following/weighing/learnt";
 import type { Letter } from "@/core/letters/letter";
 import { PLAIN_READING, type ReadingSettings } from "@/core/reading/settings";
-import { isSure } from "@/core/reading/slip";
+import { isSureChange } from "@/core/reading/slip";
 import { letterOf, PEOPLE, personKnown } from "./labelled";
 import { f1, overlap, squash } from "./overlap";
 
@@ -81,8 +81,8 @@ export const FOLLOWED_PLAIN = [
   "conversations-vv",
 ] as const;
 
-/** … from these nothing is learnt, though their mistakes were looked at, … */
-const LOOKED_AT_PLAIN = [
+/** … from these only how sure a change is is learnt, and the mistakes of most were looked at, … */
+export const LOOKED_AT_PLAIN = [
   "conversations-ae",
   "conversations-af",
   "conversations-ag",
@@ -103,6 +103,21 @@ const LOOKED_AT_PLAIN = [
   "conversations-av",
   "conversations-aw",
   "conversations-ax",
+  "conversations-ba",
+  "conversations-bc",
+  "conversations-bd",
+  "conversations-be",
+  "conversations-bf",
+  "conversations-bg",
+  "conversations-bh",
+  "conversations-bi",
+  "conversations-bj",
+  "conversations-bk",
+  "conversations-bl",
+  "conversations-bm",
+  "conversations-bn",
+  "conversations-bo",
+  "conversations-bp",
 ] as const;
 
 /** … and nothing learns from these, and nothing is mended for them; those of mm and xx were looked at, to know what to
@@ -119,6 +134,10 @@ export const UNLEARNT_PLAIN = [
   "conversations-ab",
   "conversations-ac",
   "conversations-ad",
+  "conversations-ca",
+  "conversations-cb",
+  "conversations-cd",
+  "conversations-ce",
 ] as const;
 export const PLAIN_CONVERSATIONS = [...FOLLOWED_PLAIN, ...LOOKED_AT_PLAIN, ...UNLEARNT_PLAIN] as const;
 export type PlainConversations = (typeof PLAIN_CONVERSATIONS)[number];
@@ -180,6 +199,19 @@ function isOwed(owner: string | null): boolean {
   return owner !== null && !PEOPLE.team.some((one) => one.address === owner);
 }
 
+/** Which label each thing that a letter opens stands for, by our id: what shares half of the shorter's words, each label once. */
+export function openedAs(
+  labels: readonly Opens[],
+  opened: readonly Pick<OpenItem, "id" | "quote">[],
+): ReadonlyMap<string, string> {
+  const known = new Map<string, string>();
+  for (const label of labels) {
+    const item = opened.find((one) => !known.has(one.id) && overlap(squash(label.quote), squash(one.quote)) >= 0.5);
+    if (item) known.set(item.id, label.id);
+  }
+  return known;
+}
+
 /** How well conversations are followed: shares from 0 to 1, and every mistake in words. */
 export async function scoreFollowing(set: ConversationSet, learnt = LEARNT, settings: ReadingSettings = PLAIN_READING) {
   const sum = {
@@ -218,10 +250,9 @@ export async function scoreFollowing(set: ConversationSet, learnt = LEARNT, sett
       }
       sum.opens += opens.length;
       sum.openFound += found.opens.length;
+      const matched = openedAs(opens, found.opens);
       for (const label of opens) {
-        const item = found.opens.find(
-          (one) => !itemOf.has(one.id) && overlap(squash(label.quote), squash(one.quote)) >= 0.5,
-        );
+        const item = found.opens.find(({ id }) => matched.get(id) === label.id);
         if (!item) mistakes.push(`${at}: not opened: ${label.quote}`);
         else {
           sum.openHits += 1;
@@ -244,7 +275,7 @@ export async function scoreFollowing(set: ConversationSet, learnt = LEARNT, sett
         sum.answersFound += 1;
         const isRight = changes.some((label) => label.item === itemOf.get(one.item) && label.change === one.change);
         sum.answersRight += Number(isRight);
-        if (!isSure(one)) continue;
+        if (!isSureChange(one)) continue;
         sum.sureFound += 1;
         sum.sureRight += Number(isRight);
       }

@@ -31,6 +31,11 @@ const NO_LONGER: Turn = {
     whole("<we have> (?:now |since )?(?:changed (?:my|our) minds?|decided against)<rest>"),
     whole("<we>(?:<will>|['’]d)? (?:manage|do|can do|cope) without<rest>"),
     whole("<we> take it back<rest>|<we> withdraw<rest>"),
+    // "I've done it myself in the meantime."
+    whole(
+      "<we have> (?:now |since |meanwhile )?(?:done|sorted|fixed|finished|made|written|booked|ordered|solved|settled|repaired|mended|found) <it> (?:(?:my|our)selves|myself)<rest>",
+    ),
+    wholeOf("<we> (?:found|bought|hired|borrowed) another (?!\\b(?:problem|question|mistake|error|fault)\\b)[^,;:?]+"),
     whole(
       "(?:(?:that|it|this|my)(?: last)?(?: (?:mail|e-?mail|message|letter|question))?) (?:was (?:meant|intended) for (?:somebody|someone) else|was sent (?:to you )?(?:by mistake|in error)|(?:was|is) not (?:meant )?for you|went to (?:you by mistake|the wrong (?:person|address)))",
     ),
@@ -129,6 +134,13 @@ const AGAIN: Turn = {
     ),
     whole("(?:i|we)(?:['’]d| would) be (?:glad|happy|grateful) to hear(?: back)? from you<rest>"),
     whole("you (?:still )?owe (?:me|us)<rest>"),
+    // "You wanted to drop off the papers yesterday."
+    whole(
+      "you (?:(?:wanted|promised|were (?:going|supposed|meant)|had promised|meant|intended) to|said (?:that )?you(?:['’]d| would)) (?!tell|know|hear)[^?]+",
+    ),
+    whole(
+      "have you (?:already |now |meanwhile )?(?:decided|made (?:a|your) (?:decision|choice)|made up your minds?)<rest>",
+    ),
     whole("(?:sorry to|to) ask again<rest>"),
     whole(
       "<we> (?:have<not>|['’]ve not|never) (?:yet )?(?:had|heard|received|got) (?:an?(?:y)? |anything |any )?(?:answer|reply|back|anything|word|from you)<rest>",

@@ -7,6 +7,7 @@ import { SHE_WILL } from "./said-at-once";
 import type { Segment } from "./segments";
 import { asksSomethingElse, choose, likeliest } from "./weighing/choose";
 import { LEARNT } from "./weighing/learnt";
+import type { Looked } from "./weighing/sureness";
 import { type FollowingWeights, weigh } from "./weighing/weigh";
 
 /** Changes of a letter, and the stretches that were understood by them. */
@@ -17,6 +18,8 @@ export interface ChangesFound {
   readonly likely: readonly { readonly start: number; readonly end: number }[];
   /** Items of which the words speak beyond nearly every doubt. */
   readonly plainly: ReadonlySet<string>;
+  /** Everything that was open, and what was found of it. */
+  readonly looked: readonly Looked[];
 }
 
 /** How likely it must be that a stretch may well speak of what is open, and that there is hardly a doubt of it. */
@@ -53,12 +56,13 @@ export function changesIn(
 ): ChangesFound {
   const ruled = changesByRules(context, open, slips);
   const weighed = weigh(context, open, slips, learnt);
-  const counting = open.flatMap((item) => {
-    const byRules = ruled.changes.get(item.id);
+  const looked = open.map((item): Looked => {
+    const byRules = ruled.changes.get(item.id) ?? null;
     const isPossible = byRules && (byRules.said.isPlain || canBecome(item.kind, byRules.said.change));
-    const one = choose(context, item, isPossible ? byRules : null, weighed.get(item));
-    return one ? [{ item, ...one }] : [];
+    const chosen = choose(context, item, isPossible ? byRules : null, weighed.get(item));
+    return { item, ruled: byRules, weighed: weighed.get(item), chosen };
   });
+  const counting = looked.flatMap(({ item, chosen }) => (chosen ? [{ item, ...chosen }] : []));
   const clear = counting.filter((one) => {
     const alike = counting.filter(({ segment }) => segment.start < one.segment.end && one.segment.start < segment.end);
     // What the rules take to speak of one thing, words alone do not give to another.
@@ -105,6 +109,7 @@ export function changesIn(
     likely: [...weighed].flatMap(([item, { whether, segments }]) =>
       whether > MAY_WELL ? segments.filter((segment) => !asksSomethingElse(segment, item)) : [],
     ),
+    looked,
     plainly: new Set([...weighed].filter(([, { whether }]) => whether > PLAINLY).map(([{ id }]) => id)),
   };
 }

@@ -12,6 +12,7 @@ import { type Opened, openedBy } from "./opened-by";
 import { reopened } from "./reopened";
 import { dueIn } from "./said";
 import { LEARNT } from "./weighing/learnt";
+import { type Reading, surenessOf } from "./weighing/sureness";
 import type { FollowingWeights } from "./weighing/weigh";
 
 /** What one letter opens, and what it changes of what was open. */
@@ -95,20 +96,27 @@ export class Following {
         understood: [...found.understood, ...again],
       },
     );
-    const changes = opened.changes.map((found) => {
-      const item = this.items.find((one) => one.id === found.item)!;
-      const change = byEach(found, item, context.writer);
+    const made = opened.changes.map((one) => {
+      const item = this.items.find(({ id }) => id === one.item)!;
+      return { item, change: byEach(one, item, context.writer) };
+    });
+    const reading = { context, slips, looked: found.looked };
+    const changes = made.map(({ change }) => ({ ...change, confidence: this.howSure(reading, change) }));
+    for (const { item, change } of made) {
       if (context.sides.wants(context.writer, item)) item.raised = number;
       if (change.change === "part" || change.change === "done")
         item.each = item.each.filter((one) => one !== context.writer);
       applyTo(item, change);
-      return change;
-    });
+    }
     const isAnswer = open.some((item) => item.kind !== "trouble" && context.sides.owes(context.writer, item));
     const plain = opened.slips.filter((slip) => isPlain(slip, letter.text, isAnswer, found.likely));
     const opens = plain.map((slip, i) => itemOpened(slip, context, number, i + 1));
     this.items.push(...opens);
     return { opens, changes };
+  }
+
+  protected howSure(reading: Reading, change: ItemChange): number {
+    return surenessOf(reading, change);
   }
 }
 

@@ -83,6 +83,17 @@ function withThingMeant(words: ReadonlySet<string>, slip: FoundSlip, quote: stri
 /** "And the nephew?" */
 const AND_THE_REST = /^(?:and|what about|how about) (?:the|your|his|her|their|that) [\p{L}-]+(?: [\p{L}-]+)?\?$/iu;
 
+/** "How long will that take?": it asks something of its own, unlike "when does it come?". */
+const ASKS_WHAT = /^(?:and |but |so )?(?:how (?:long|much|many|big|heavy|far|often)|what|which|who|why)\b/i;
+
+/** "Not yet, I'm afraid. Could you send it again?": of what the words right before it answer, and not of what was asked for. */
+function isOfWhatWasJustSaid({ start, end }: FoundSlip, changes: readonly ItemChange[], text: string): boolean {
+  return (
+    /\b(?:again|once more)\b/i.test(text.slice(start, end)) &&
+    changes.some((one) => one.change === "done" && one.end <= start && /^[\s.!,]*$/.test(text.slice(one.end, start)))
+  );
+}
+
 /** The one thing that should be here by now. */
 function lateOf(asked: readonly OpenItem[], today: Day): OpenItem | undefined {
   const [late, ...others] = asked.filter(({ kind, due }) => kind === "ask" && due !== null && due <= today);
@@ -183,7 +194,9 @@ export function openedBy(
     }
     // "Put them in the cellar", where it was asked where to put them.
     const isToldTo = (id: string) => open.some((item) => item.id === id && isToldWhatToDo(quote, item));
-    if (covering.some(({ change, item }) => change === "done" && isToldTo(item))) continue;
+    // Where the question is answered before, in words of its own, the order is one: "Fleet Vans. Please book them."
+    const isAnswer = ({ change, item, end }: ItemChange) => change === "done" && end > slip.start && isToldTo(item);
+    if (covering.some(isAnswer)) continue;
     // "That's Nora's field. Nora, do you know what happened there?"
     const isToTaker = changes.some(
       ({ change, owner }) => change === "passed" && owner !== null && owner === slip.owner,
@@ -212,7 +225,12 @@ export function openedBy(
           [...words].filter((word) => item.words.has(word)).length >= (isShort ? 1 : Math.min(2, item.words.size)),
       ) ??
       (slip.kind === "question" && AND_THE_REST.test(quote) ? lateOf(asked, dayOf(context.sent)) : undefined) ??
-      (words.size === 0 && isShort && POINTS_AT_IT.test(quote) && slip.owner !== null
+      (words.size === 0 &&
+      isShort &&
+      POINTS_AT_IT.test(quote) &&
+      slip.owner !== null &&
+      !(slip.kind === "question" && ASKS_WHAT.test(quote)) &&
+      !isOfWhatWasJustSaid(slip, changes, letter.text)
         ? asked.findLast((item) => item.owner === slip.owner)
         : undefined);
     // What was asked is handed on before trouble is, which anybody may cure.

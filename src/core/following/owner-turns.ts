@@ -72,7 +72,12 @@ const CANNOT: Turn = {
       "there(?:<is>) no (?:way|chance|money|budget|room|space)(?: left)?(?: (?:for|to do) (?:it|that|this|them|any|more))?(?: this year)?",
     ),
     wholeOf("there(?:<is>) no (?:more )?(?:money|budget|room|space) for<rest>"),
-    whole("there (?:is|are)(?:<not>| no) [\\w ]{1,30}(?:any ?more|left)"),
+    whole(
+      "there (?:is|are)(?:<not>| no) [\\w ]{1,30}(?:any ?more|left)(?: (?:on|for|in|at|this|until|before) [^,;?]*)?",
+    ),
+    whole(
+      "(?:everything|everywhere|all [\\w ]{1,30}|every \\w+)(?:['’]s| is| are) (?:fully |completely |already )*(?:booked(?: (?:up|out|solid))?|full|taken|sold out)<rest>",
+    ),
     whole(
       "(?:<we> )?(?:really |simply )?<cannot> (?:do (?:that|it|this|anything)|agree to (?:that|it|this)|accept (?:that|it|this)|afford (?:that|it|this|them)|help(?: you)?(?: out)?(?: (?:with|on) (?:that|this|it|these|them))?)(?: there| here| any ?more| at all| about (?:it|that|this)| for you)?",
     ),
@@ -102,6 +107,19 @@ const NO_SUCH: Turn = {
     ),
   ],
 };
+
+/** "We've already lent it to the school", "it's broken, I'm afraid": of what somebody wants to have for a while. */
+const GIVEN_AWAY: Turn = {
+  change: "declined",
+  name: "it is not to be had",
+  forms: [
+    whole("<we have> (?:already )?(?:lent|sold|given|promised|rented|hired|let) <it>(?: out)? to<rest>"),
+    whole(
+      "<it>(?:<is>) (?:already |still |just |being )?(?:broken|repaired|in use|out on loan|rented out|lent out|hired out|taken|lent|promised)(?: (?:then|that day|at the moment|by [^,;?]+))?",
+    ),
+  ],
+};
+const WANTS_TO_HAVE = /\b(?:lend|borrow|loan|hire|rent|(?:have|use) (?:the|your|a|it|that|one))\b/i;
 
 const SORRY_NO = /^(?:sorry|i['’]?m (?:afraid|sorry)|unfortunately),? no[.!]*$/i;
 
@@ -179,7 +197,7 @@ const NOT_BEFORE_THEN: Turn = { change: "moved", name: "not before that day", fo
  */
 export function ownerTurn(
   text: string,
-  item: Pick<OpenItem, "kind">,
+  item: Pick<OpenItem, "kind" | "quote">,
   { isOfWords, isNamed }: { isOfWords: boolean; isNamed: boolean },
 ): Turn | null {
   if (/\?$/.test(text)) return null;
@@ -198,5 +216,6 @@ export function ownerTurn(
   if (SORRY_NO.test(text)) return CANNOT;
   const noSuch = item.kind === "ask" ? [NO_SUCH] : [];
   const yes = isOfWords ? [] : [YES_TO_IT];
-  return turnOf([IS_THERE, LATER, ...yes, ...noSuch, CANNOT, SURE, ...atWork], said, isNamed);
+  const given = item.kind === "ask" && WANTS_TO_HAVE.test(item.quote) ? [GIVEN_AWAY] : [];
+  return turnOf([IS_THERE, LATER, ...yes, ...noSuch, ...given, CANNOT, SURE, ...atWork], said, isNamed);
 }

@@ -12,6 +12,7 @@ import { type FoundChange, type ItemChange, type OpenItem, opensAgain } from "./
 import { openedBy } from "./opened-by";
 import { reopened } from "./reopened";
 import { LEARNT } from "./weighing/learnt";
+import { surenessOf } from "./weighing/sureness";
 
 /** A task of a conversation, as an answer is held against it. Addresses are in lower case. */
 export interface OpenTask {
@@ -66,7 +67,7 @@ function asItem(task: OpenTask, letter: number, place: number): OpenItem {
   };
 }
 
-function asFound(change: ItemChange, task: OpenTask): FoundChange {
+function asFound(change: ItemChange, confidence: number, task: OpenTask): FoundChange {
   return {
     kind: task.kind,
     start: change.start,
@@ -79,7 +80,7 @@ function asFound(change: ItemChange, task: OpenTask): FoundChange {
     haste: null,
     rule: change.reason,
     reason: `an answer about this task, ${change.reason}`,
-    confidence: change.confidence,
+    confidence,
     changes: { taskId: task.id, conversationId: task.conversationId, change: change.change },
   };
 }
@@ -110,6 +111,9 @@ export function changesOfTasks(
     changes: [...found.changes, ...again].sort((a, b) => a.start - b.start),
     understood: [...found.understood, ...again],
   });
-  const changes = opened.changes.map((change) => asFound(change, tasks.find((task) => task.id === change.item)!));
+  const reading = { context, slips, looked: found.looked };
+  const changes = opened.changes.map((change) =>
+    asFound(change, surenessOf(reading, change), tasks.find((task) => task.id === change.item)!),
+  );
   return [...opened.slips.map(({ words: _words, ...slip }) => slip), ...changes].sort((a, b) => a.start - b.start);
 }

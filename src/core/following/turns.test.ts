@@ -4,7 +4,8 @@ import { ownerTurn } from "./owner-turns";
 import { isSmallTalk } from "./small-talk";
 import { whole } from "./turns";
 
-const ask = { kind: "ask" } as const;
+const ask = { kind: "ask", quote: "Please mend the gate." } as const;
+const loan = { kind: "ask", quote: "Could you lend us the projector?" } as const;
 
 test.each([
   ["I'm sorry, but that's not possible.", "declined"],
@@ -15,6 +16,8 @@ test.each([
   ["We need another week.", "moved"],
   ["We are working on it.", "promised"],
   ["You should have it by now.", "done"],
+  ["Everything is fully booked on the 12th.", "declined"],
+  ["There are no rooms left for that night.", "declined"],
   // Said for good, of another time, or of nothing that is open.
   ["I can't do that this week or at all.", null],
   ["We can't wait to see it.", null],
@@ -25,8 +28,15 @@ test.each([
   expect(ownerTurn(text, ask, { isOfWords: false, isNamed: true })?.change ?? null).toBe(change);
 });
 
+test("what somebody wants to have for a while is not to be had where it is broken or lent; other things are no less broken for it", () => {
+  for (const text of ["It's broken, I'm afraid.", "We've already lent it to the school.", "It's already taken."]) {
+    expect(ownerTurn(text, loan, { isOfWords: false, isNamed: false })?.change).toBe("declined");
+    expect(ownerTurn(text, ask, { isOfWords: false, isNamed: false })).toBeNull();
+  }
+});
+
 test("who was asked in words has no answer, or looks for one", () => {
-  const question = { kind: "question" } as const;
+  const question = { kind: "question", quote: "Is the hall free?" } as const;
   expect(ownerTurn("I'm sorry, I can't say.", question, { isOfWords: true, isNamed: true })?.change).toBe("declined");
   expect(ownerTurn("I'd have to ask the caretaker first.", question, { isOfWords: true, isNamed: true })?.change).toBe(
     "promised",
@@ -39,10 +49,16 @@ test.each([
   ["We've changed our minds.", "called off"],
   ["You needn't come any more.", "called off"],
   ["That mail was meant for somebody else.", "called off"],
+  ["I've repaired it myself in the meantime.", "called off"],
+  ["We found another projector.", "called off"],
   ["There's no need to hurry.", "moved"],
   ["Tuesday will do too.", "moved"],
   ["Could you give me an update?", "reminded"],
   ["The gate still isn't repaired.", "reminded"],
+  ["You wanted to drop off the papers yesterday.", "reminded"],
+  ["You said you'd ring the council.", "reminded"],
+  ["Have you made a decision?", "reminded"],
+  ["You wanted to know the price.", null],
   ["We have received it, thank you.", "done"],
   ["Nora has sent us the list.", "done"],
   // Agreement to a day, an ask, and thanks are none of it.

@@ -35,9 +35,17 @@ export interface DueFound {
 /** From here on a slip is kept with all others; what is less sure is kept only once somebody has looked at it. */
 const SURE_FROM = 0.75;
 
-/** Whether the reader is sure enough of a slip that it is kept unseen. */
-export function isSure({ confidence }: { readonly confidence: number }): boolean {
-  return confidence >= SURE_FROM;
+/** The same of what would change a task that is here: to close one wrongly costs more than a slip too many. */
+const CHANGE_SURE_FROM = 0.85;
+
+/** Whether it is sure enough what a letter changes for it to be kept unseen. */
+export function isSureChange({ confidence }: { readonly confidence: number }): boolean {
+  return confidence >= CHANGE_SURE_FROM;
+}
+
+/** Whether the reader is sure enough of a slip, be it of something new or of a change, that it is kept unseen. */
+export function isSure(slip: { readonly confidence: number; readonly changes?: object | null }): boolean {
+  return slip.changes ? isSureChange(slip) : slip.confidence >= SURE_FROM;
 }
 
 /** A proposed slip with its passage. `start` and `end` count characters of the letter's text. */

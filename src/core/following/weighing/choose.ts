@@ -89,11 +89,14 @@ const ONLY_A_THING = /^(?:and )?(?:the|your|our|my) [\p{L}-]+(?: [\p{L}-]+)?[.,!
 /** "Chur.": a single word that no rule knows is a greeting more often than work that is done. */
 const ONE_WORD = /^(?!\p{L}+(?:ed|en|ly)\b)\p{L}+[.!]*$/u;
 
+/** "I'm waiting for the director's signature": why nothing has become of it yet. */
+const WAITS_FOR = /^(?:(?:i am|i['’]m|we are|we['’]re) )?(?:only |just |still )*waiting (?:for|on) (?!you\b)/i;
+
 /** Whether words only sound as if they changed an item. `owes`: whether whoever writes them owes it. */
 function soundsLikeIt(segment: Segment, item: OpenItem, said: Said, owes: boolean): boolean {
   // Who is away promises nothing, who owes it and asks back changes nothing yet.
   if (isAway(segment.text) || (owes && /\?$/.test(segment.text))) return true;
-  if (item.kind !== "question" && ONE_WORD.test(segment.text)) return true;
+  if (item.kind !== "question" && (ONE_WORD.test(segment.text) || (owes && WAITS_FOR.test(segment.text)))) return true;
   if (said.change === "promised" && (promisesOnlyWord(segment.text, item) || promisesSomethingElse(segment, item)))
     return true;
   if (said.change === "done" && item.kind !== "trouble" && saysNothingWasDone(segment.text)) return true;
