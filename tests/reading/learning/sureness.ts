@@ -3,8 +3,13 @@ import type { ItemChange } from "@/core/following/item";
 import { type Reading, surenessNames } from "@/core/following/weighing/sureness";
 import type { Weights } from "@/core/reading/weighing/shares";
 import { type ConversationSet, LOOKED_AT_PLAIN, labelledConversations, openedAs } from "../conversations";
-import { PEOPLE } from "../labelled";
+import { letterOf, PEOPLE } from "../labelled";
+import { answersIn } from "../plain";
 import { type Example, learn } from "./logistic";
+
+/** When plain answers are asked for, and when they are given. */
+const ASKED_AT = "Tue, 03 Mar 2026 09:00:00 +0000";
+const ANSWERED_AT = "Thu, 05 Mar 2026 08:00:00 +0000";
 
 /** Follows a conversation as ever, and keeps what told how sure each change was. */
 class Watched extends Following {
@@ -42,10 +47,29 @@ export async function surenessChanges(sets: readonly ConversationSet[]): Promise
   return judged;
 }
 
+/** The same of plain answers to one thing each, as most letters are. */
+async function answersJudged(): Promise<JudgedChange[]> {
+  const judged: JudgedChange[] = [];
+  for (const { kind, asked, byOwner, change: label, text } of answersIn("answers-later.txt")) {
+    const [owner, asker] = ["theo", "nadia"];
+    const [from, to] = kind === "promise" ? [owner, asker] : [asker, owner];
+    const following = new Watched(PEOPLE);
+    following.read(await letterOf(`${from} -> ${to} | ${ASKED_AT} | A matter`, `Hi,\n\n${asked}\n`));
+    const answer = byOwner ? `${owner} -> ${asker}` : `${asker} -> ${owner}`;
+    for (const change of following.read(await letterOf(`${answer} | ${ANSWERED_AT} | Re: A matter`, text)).changes)
+      judged.push({ change, names: following.names.get(change.item)!, isRight: change.change === label });
+  }
+  return judged;
+}
+
+/** How much an answer to one thing counts beside a change in a whole conversation. */
+const OF_AN_ANSWER = 0.4;
+
 /** The changes that how sure they are is learnt from. What was over and is open again is left out: nobody is sure of it. */
 export async function surenessExamples(): Promise<Example[]> {
-  const judged = await surenessChanges(LOOKED_AT_PLAIN);
-  return judged.flatMap(({ names, isRight }) => (names.length > 0 ? [{ found: names, is: Number(isRight) }] : []));
+  const examples = (judged: readonly JudgedChange[], counts: number) =>
+    judged.flatMap(({ names, isRight }) => (names.length > 0 ? [{ found: names, is: Number(isRight), counts }] : []));
+  return [...examples(await surenessChanges(LOOKED_AT_PLAIN), 1), ...examples(await answersJudged(), OF_AN_ANSWER)];
 }
 
 /** Strength of the penalty, the fewest changes in which a name must be found, and steps; found by leaving out one set after the other. */

@@ -33,6 +33,9 @@ const MOST_OPEN = 5;
 /** How likely words must make a change that others of the letter compete with it. */
 const STRONG = 0.5;
 
+/** "The price is attached": who says so has done it. */
+const GOES_WITH_LETTER = /\b(?:attach\w*|enclos\w*|herewith|here(?: (?:is|are|you)|['’]s))\b/i;
+
 const LEAST = 0.003;
 const FURTHEST = 4;
 
@@ -114,6 +117,7 @@ function ofPlace({ context, slips }: Reading, { item }: Looked, segment: Segment
     slip ? `${slip.kind} ${step(slip.confidence)} ${isByWordingAlone(slip.rule)} ${side}` : `no slip ${side}`,
     `first ${at === 0} last ${at === context.segments.length - 1}`,
     `${timeOf(segment.text)} ${change}`,
+    `with the letter ${GOES_WITH_LETTER.test(segment.text)} ${change}`,
   ];
 }
 
