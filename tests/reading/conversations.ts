@@ -138,6 +138,8 @@ export const UNLEARNT_PLAIN = [
   "conversations-cb",
   "conversations-cd",
   "conversations-ce",
+  "conversations-cf",
+  "conversations-cg",
 ] as const;
 export const PLAIN_CONVERSATIONS = [...FOLLOWED_PLAIN, ...LOOKED_AT_PLAIN, ...UNLEARNT_PLAIN] as const;
 export type PlainConversations = (typeof PLAIN_CONVERSATIONS)[number];

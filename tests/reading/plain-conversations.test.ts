@@ -63,6 +63,8 @@ const FLOORS: Readonly<
   "conversations-cb": { opens: 19, changes: 29, opening: 0.94, change: 0.67 },
   "conversations-cd": { opens: 21, changes: 19, opening: 0.84, change: 0.52 },
   "conversations-ce": { opens: 17, changes: 27, opening: 0.8, change: 0.57 },
+  "conversations-cf": { opens: 15, changes: 22, opening: 0.89, change: 0.79 },
+  "conversations-cg": { opens: 14, changes: 21, opening: 0.75, change: 0.4 },
   "conversations-ee": { opens: 30, changes: 45, opening: 0.85, change: 0.58 },
   "conversations-ii": { opens: 28, changes: 36, opening: 0.86, change: 0.6 },
   "conversations-mm": { opens: 45, changes: 60, opening: 0.84, change: 0.49 },
