@@ -21,9 +21,9 @@ test("of strangers' letters, what is sure is nearly always right, and of what is
   console.log(
     `${changes.length} changes, ${share(changes).toFixed(3)} right; ${sure.length} sure, ${share(sure).toFixed(3)}`,
   );
-  expect(changes.length).toBeGreaterThan(800);
-  expect(sure.length).toBeGreaterThan(260);
-  expect(share(sure)).toBeGreaterThan(0.91);
+  expect(changes.length).toBeGreaterThan(790);
+  expect(sure.length).toBeGreaterThan(285);
+  expect(share(sure)).toBeGreaterThan(0.915);
   for (const [from, to] of [
     [0, 0.4],
     [0.4, 0.6],

@@ -60,7 +60,7 @@ export function changesIn(
     const byRules = ruled.changes.get(item.id) ?? null;
     const isPossible = byRules && (byRules.said.isPlain || canBecome(item.kind, byRules.said.change));
     const chosen = choose(context, item, isPossible ? byRules : null, weighed.get(item));
-    return { item, ruled: byRules, weighed: weighed.get(item), chosen };
+    return { item, ruled: byRules, weighed: weighed.get(item), chosen, isGuess: false };
   });
   const counting = looked.flatMap(({ item, chosen }) => (chosen ? [{ item, ...chosen }] : []));
   const clear = counting.filter((one) => {
@@ -109,7 +109,7 @@ export function changesIn(
     likely: [...weighed].flatMap(([item, { whether, segments }]) =>
       whether > MAY_WELL ? segments.filter((segment) => !asksSomethingElse(segment, item)) : [],
     ),
-    looked,
+    looked: looked.map((one) => (one.item === atLeast?.item ? { ...one, isGuess: true } : one)),
     plainly: new Set([...weighed].filter(([, { whether }]) => whether > PLAINLY).map(([{ id }]) => id)),
   };
 }

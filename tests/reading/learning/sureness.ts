@@ -28,7 +28,10 @@ interface JudgedChange {
   readonly isRight: boolean;
 }
 
-/** Every change that is found in some conversations, followed one after the other as ever. */
+/**
+ * Every change that is found in some conversations, followed one after the other as ever, of what is open by their labels: what was
+ * opened in excess is brushed off by people before it can change.
+ */
 export async function surenessChanges(sets: readonly ConversationSet[]): Promise<JudgedChange[]> {
   const judged: JudgedChange[] = [];
   for (const labelled of (await Promise.all(sets.map(labelledConversations))).flat()) {
@@ -37,6 +40,7 @@ export async function surenessChanges(sets: readonly ConversationSet[]): Promise
     for (const { letter, opens, changes } of labelled) {
       const followed = following.read(letter);
       for (const change of followed.changes) {
+        if (!labelOf.has(change.item)) continue;
         const label = changes.find(({ item }) => item === labelOf.get(change.item));
         const names = following.names.get(change.item)!;
         judged.push({ change, names, isRight: label?.change === change.change });

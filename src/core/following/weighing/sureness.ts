@@ -17,6 +17,8 @@ export interface Looked {
   readonly ruled: Ruled | null;
   readonly weighed: Weighed | undefined;
   readonly chosen: Chosen | null;
+  /** Whether it is only the likeliest of all, where nothing of the letter was believed. */
+  readonly isGuess: boolean;
 }
 
 /** A letter, and all that it was held against. */
@@ -105,7 +107,12 @@ function ofOthers(reading: Reading, one: Looked, segment: Segment | null, change
 }
 
 /** How and where in the letter it stands. */
-function ofPlace({ context, slips }: Reading, { item }: Looked, segment: Segment | null, change: string): string[] {
+function ofPlace(
+  { context, slips }: Reading,
+  { item, ruled }: Looked,
+  segment: Segment | null,
+  change: string,
+): string[] {
   const side = context.sides.owes(context.writer, item) ? "owes" : "wants";
   const found = [`${item.kind} ${side}`, `slips ${few(slips.length)}`];
   if (!segment) return found;
@@ -118,6 +125,7 @@ function ofPlace({ context, slips }: Reading, { item }: Looked, segment: Segment
     `first ${at === 0} last ${at === context.segments.length - 1}`,
     `${timeOf(segment.text)} ${change}`,
     `with the letter ${GOES_WITH_LETTER.test(segment.text)} ${change}`,
+    `with the letter ${GOES_WITH_LETTER.test(segment.text)} ${change}, named ${ruled?.said.isNamed ?? false}`,
   ];
 }
 
@@ -140,11 +148,17 @@ export function surenessNames(reading: Reading, { item: id, change, reason }: It
 /** What was over is opened again only once somebody has looked at it. */
 const OF_WHAT_WAS_OVER = 0.5;
 
+/** What words alone say, or what is only the likeliest of all, is never sure: no rule bears it out. */
+const BY_WORDS_ALONE = 0.8;
+
 /**
  * How likely a change is to be right, from 0 to 1, by how it came about: learnt (`npm run learn:sureness`) from letters that nothing
  * else was learnt from, so that what is new to the reader does not seem surer than it is.
  */
 export function surenessOf(reading: Reading, change: ItemChange, learnt: Weights = sureness): number {
   const names = surenessNames(reading, change);
-  return names.length === 0 ? OF_WHAT_WAS_OVER : sharesOf(learnt, names)[1]!;
+  if (names.length === 0) return OF_WHAT_WAS_OVER;
+  const share = sharesOf(learnt, names)[1]!;
+  const { chosen, isGuess } = reading.looked.find(({ item }) => item.id === change.item)!;
+  return isGuess || chosen?.isRuled === false ? Math.min(BY_WORDS_ALONE, share) : share;
 }
