@@ -33,7 +33,7 @@ const NO_LONGER: Turn = {
     whole("<we> take it back<rest>|<we> withdraw<rest>"),
     // "I've done it myself in the meantime."
     whole(
-      "<we have> (?:now |since |meanwhile )?(?:done|sorted|fixed|finished|made|written|booked|ordered|solved|settled|repaired|mended|found) <it> (?:(?:my|our)selves|myself)<rest>",
+      "<we have> (?:now |since |meanwhile )?(?:done|sorted|fixed|finished|made|written|booked|ordered|solved|settled|repaired|mended|found) <it> (?:myself|ourselves)<rest>",
     ),
     wholeOf("<we> (?:found|bought|hired|borrowed) another (?!\\b(?:problem|question|mistake|error|fault)\\b)[^,;:?]+"),
     whole(
