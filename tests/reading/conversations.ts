@@ -118,6 +118,27 @@ export const LOOKED_AT_PLAIN = [
   "conversations-bn",
   "conversations-bo",
   "conversations-bp",
+  "conversations-bq",
+  "conversations-br",
+  "conversations-bs",
+  "conversations-bt",
+  "conversations-bu",
+  "conversations-bv",
+  "conversations-bw",
+  "conversations-bx",
+  "conversations-by",
+  "conversations-bz",
+  "conversations-ea",
+  "conversations-eb",
+  "conversations-ec",
+  "conversations-ed",
+  "conversations-eg",
+  "conversations-eh",
+  "conversations-ei",
+  "conversations-ej",
+  "conversations-ek",
+  "conversations-el",
+  "conversations-em",
 ] as const;
 
 /** … and nothing learns from these, and nothing is mended for them; those of mm and xx were looked at, to know what to
@@ -140,6 +161,8 @@ export const UNLEARNT_PLAIN = [
   "conversations-ce",
   "conversations-cf",
   "conversations-cg",
+  "conversations-ch",
+  "conversations-ci",
 ] as const;
 export const PLAIN_CONVERSATIONS = [...FOLLOWED_PLAIN, ...LOOKED_AT_PLAIN, ...UNLEARNT_PLAIN] as const;
 export type PlainConversations = (typeof PLAIN_CONVERSATIONS)[number];

@@ -128,4 +128,4 @@ export function agrees(text: string): boolean {
   return AGREES.test(text) || !/[\p{L}\d]/u.test(text);
 }
 const AGREES =
-  /^(?:(?:yes|yep|yeah|ok|okay|sure|fine|agreed|of course|certainly|gladly|no problem|by all means)\b|(?:that|it|this|(?:the )?\d{1,2}(?:st|nd|rd|th)?|tomorrow|today|tonight|noon|mon|tues?|wed(?:nes)?|thur?s?|fri|satur|sun)(?:day)?\b.{0,30}\b(?:fine|ok|okay|good|great|perfect|works|suits|acceptable|granted|in order|all right|will do|no problem)\b)/i;
+  /^(?:(?:yes|yep|yeah|ok|okay|sure|fine|fair enough|agreed|of course|certainly|gladly|no problem|by all means)\b|(?:that|it|this|(?:the )?\d{1,2}(?:st|nd|rd|th)?|tomorrow|today|tonight|noon|mon|tues?|wed(?:nes)?|thur?s?|fri|satur|sun)(?:day)?\b.{0,30}\b(?:fine|ok|okay|good|great|perfect|works|suits|acceptable|granted|in order|all right|will do|no problem)\b)/i;

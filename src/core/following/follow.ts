@@ -1,19 +1,20 @@
 import type { Letter } from "../letters/letter";
 import { readLetter } from "../reading/read-letter";
 import { PLAIN_READING, type ReadingSettings } from "../reading/settings";
-import type { People } from "../reading/slip";
-import { isByWordingAlone } from "../reading/weighing/sense";
-import { isAnswerWithPlease, TURNS_TO } from "./bare-answer";
-import { type ChangesFound, changesIn } from "./changes-in";
+import type { FoundSlip, People } from "../reading/slip";
+import { changesIn } from "./changes-in";
 import { contextOf, type FollowContext } from "./context";
 import { byEach, eachAsked } from "./each-of-several";
 import type { ItemChange, OpenItem } from "./item";
 import { type Opened, openedBy } from "./opened-by";
+import { isPlain } from "./plain-slip";
 import { reopened } from "./reopened";
 import { dueIn } from "./said";
 import { LEARNT } from "./weighing/learnt";
+import { type Answering, newnessOf } from "./weighing/newness";
 import { type Reading, surenessOf } from "./weighing/sureness";
 import type { FollowingWeights } from "./weighing/weigh";
+import { whatIsNew } from "./what-is-new";
 
 /** What one letter opens, and what it changes of what was open. */
 export interface Followed {
@@ -23,44 +24,6 @@ export interface Followed {
 
 /** Items that are followed at once; a conversation with more open is a list, and its oldest are left alone. */
 const MOST_OPEN = 120;
-
-/** What is proposed by its wording alone opens something from this confidence on. */
-const PLAIN_ENOUGH = 0.5;
-
-/** How sure an ask must be to open something in an answer. */
-const PLAIN_IN_ANSWER = 0.7;
-
-/** How sure an ask or a promise must be to open something by words that may well speak of what is open. */
-const PLAIN_BESIDE_OPEN = 0.9;
-
-/** "I've put a kilo on the lorry": nothing is promised by what was done. */
-const HAS_DONE =
-  /^(?:and |so |but )?(?:i|we)(?:['’]ve| have) (?!to\b|got to\b)\w+(?!.*\b(?:will|shall|going to)\b|.*['’]ll\b)/i;
-
-/**
- * Whether a slip opens something where nobody is there to keep or brush it off: one that is wrong also takes the answers that
- * belong to others.
- */
-function isPlain(
-  { kind, rule, confidence, start, end }: Opened,
-  text: string,
-  isAnswer: boolean,
-  likely: ChangesFound["likely"],
-): boolean {
-  // "Can I have the van for two days?": whoever puts it as a question answers nothing.
-  const isPut = kind === "question" || text[end - 1] === "?";
-  const quote = text.slice(start, end);
-  // "I need to know what you'd like": whoever turns to the other side answers nothing by it.
-  if (kind === "ask" && !isByWordingAlone(rule) && TURNS_TO.test(quote) && !isAnswerWithPlease(quote)) return true;
-  if (!isPut && confidence < PLAIN_BESIDE_OPEN && likely.some((one) => one.start < end && start < one.end))
-    return false;
-  if (kind === "promise" && isByWordingAlone(rule) && HAS_DONE.test(quote)) return false;
-  // Who owes an answer gives one, rather than asking for something by half a sentence.
-  if (isAnswer && !isPut && kind === "ask" && confidence < PLAIN_IN_ANSWER) return false;
-  // How things stand is told in an answer too, and sounds like trouble: then a rule must know it.
-  if (isAnswer && kind === "trouble" && isByWordingAlone(rule)) return false;
-  return confidence >= PLAIN_ENOUGH || !isByWordingAlone(rule);
-}
 
 /**
  * Follows one conversation: letter by letter, in the order of their dates, what each asks anew and what it does to what was
@@ -96,23 +59,35 @@ export class Following {
         understood: [...found.understood, ...again],
       },
     );
-    const made = opened.changes.map((one) => {
+    const isAnswer = open.some((item) => item.kind !== "trouble" && context.sides.owes(context.writer, item));
+    const answer = {
+      context,
+      slips,
+      looked: found.looked,
+      changes: opened.changes,
+      fresh: opened.slips,
+      old: opened.old,
+      plain: opened.slips.filter((slip) => isPlain(slip, letter.text, isAnswer, found.likely)),
+    };
+    const settled = whatIsNew(answer, this.howNew.bind(this));
+    const made = settled.changes.map((one) => {
       const item = this.items.find(({ id }) => id === one.item)!;
       return { item, change: byEach(one, item, context.writer) };
     });
-    const reading = { context, slips, looked: found.looked };
-    const changes = made.map(({ change }) => ({ ...change, confidence: this.howSure(reading, change) }));
+    const changes = made.map(({ change }) => ({ ...change, confidence: this.howSure(answer, change) }));
     for (const { item, change } of made) {
       if (context.sides.wants(context.writer, item)) item.raised = number;
       if (change.change === "part" || change.change === "done")
         item.each = item.each.filter((one) => one !== context.writer);
       applyTo(item, change);
     }
-    const isAnswer = open.some((item) => item.kind !== "trouble" && context.sides.owes(context.writer, item));
-    const plain = opened.slips.filter((slip) => isPlain(slip, letter.text, isAnswer, found.likely));
-    const opens = plain.map((slip, i) => itemOpened(slip, context, number, i + 1));
+    const opens = settled.slips.map((slip, i) => itemOpened(slip, context, number, i + 1));
     this.items.push(...opens);
     return { opens, changes };
+  }
+
+  protected howNew(answer: Answering, slip: FoundSlip): number {
+    return newnessOf(answer, slip);
   }
 
   protected howSure(reading: Reading, change: ItemChange): number {

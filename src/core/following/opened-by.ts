@@ -80,6 +80,14 @@ function withThingMeant(words: ReadonlySet<string>, slip: FoundSlip, quote: stri
   return new Set([...words, ...[...tellingWords(slip.title)].filter((word) => before.has(word))]);
 }
 
+/** A slip as something that is opened by it, with the words that tell it from others. */
+export function asOpened(slip: FoundSlip, text: string): Opened {
+  const quote = text.slice(slip.start, slip.end);
+  const words = tellingWords(withoutCall(quote));
+  const isTold = slip.kind === "promise" || slip.kind === "trouble";
+  return { ...slip, words: isTold ? words : withThingMeant(words, slip, quote, text) };
+}
+
 /** "And the nephew?" */
 const AND_THE_REST = /^(?:and|what about|how about) (?:the|your|his|her|their|that) [\p{L}-]+(?: [\p{L}-]+)?\?$/iu;
 
@@ -111,16 +119,20 @@ function askedOf(writer: string, open: readonly OpenItem[], sides: Sides): numbe
   return open.filter((item) => item.kind !== "trouble" && sides.owes(writer, item)).length;
 }
 
-/** What of a letter's slips is new, and what is only said again or done to what was open. */
+/** "We're waiting for the chairs", of chairs that were asked for. */
+const WAITS = /\b(?:waiting|wait) for\b/i;
+
+/** What of a letter's slips is new, what is beyond doubt a word about what was open, and what the letter does to that. */
 export function openedBy(
   context: FollowContext,
   open: readonly OpenItem[],
   slips: readonly FoundSlip[],
   { changes: found, understood }: Pick<ChangesFound, "changes" | "understood">,
-): { slips: Opened[]; changes: ItemChange[] } {
+): { slips: Opened[]; old: FoundSlip[]; changes: ItemChange[] } {
   const { letter, writer, sides } = context;
   const changes = [...found];
   const opened: Opened[] = [];
+  const old: FoundSlip[] = [];
   const changed = (item: OpenItem) => changes.some((change) => change.item === item.id);
   const asksForTime = slips.some((slip) => ASKS_FOR_TIME.test(letter.text.slice(slip.start, slip.end)));
   for (const slip of slips) {
@@ -181,7 +193,7 @@ export function openedBy(
         again(wantsWords(refused) ? "done" : "declined", refused, null, "it is refused with regret");
         continue;
       }
-      opened.push({ ...slip, words });
+      opened.push(asOpened(slip, letter.text));
       continue;
     }
     if (isAnswerWithPlease(quote) || isYesOrNo(quote)) {
@@ -201,7 +213,10 @@ export function openedBy(
     const isToTaker = changes.some(
       ({ change, owner }) => change === "passed" && owner !== null && owner === slip.owner,
     );
-    if (slip.kind === "question" && isToTaker && POINTS_THERE.test(quote)) continue;
+    if (slip.kind === "question" && isToTaker && POINTS_THERE.test(quote)) {
+      old.push(slip);
+      continue;
+    }
     // "Give him fifteen minutes", of whoever owes something: so long it takes.
     if (GIVE_TIME.test(quote) && open.some((item) => sides.owes(writer, item))) continue;
     if (BRING_IT.test(quote)) {
@@ -211,8 +226,10 @@ export function openedBy(
         continue;
       }
     }
-    if (covering.some((change) => change.change !== "done" && (change.change !== "called off" || isCalledOff(quote))))
+    if (covering.some((change) => change.change !== "done" && (change.change !== "called off" || isCalledOff(quote)))) {
+      if (WAITS.test(quote)) old.push(slip);
       continue;
+    }
     const isShort = quote.split(/\s+/).length <= 7;
     const asked = open.filter((item) => sides.wants(writer, item));
     const same =
@@ -266,7 +283,8 @@ export function openedBy(
     } else if (same) {
       const isNewDay = slip.due !== null && same.due !== null && slip.due.day !== same.due;
       if (!changed(same)) again(isNewDay ? "moved" : "reminded", same, null, "asked for again");
-    } else opened.push({ ...slip, words: withThingMeant(words, slip, quote, letter.text) });
+      if (WAITS.test(quote)) old.push(slip);
+    } else opened.push(asOpened(slip, letter.text));
   }
-  return { slips: opened, changes };
+  return { slips: opened, old, changes };
 }

@@ -10,9 +10,13 @@ import { changesIn } from "./changes-in";
 import { contextOf } from "./context";
 import { type FoundChange, type ItemChange, type OpenItem, opensAgain } from "./item";
 import { openedBy } from "./opened-by";
+import { isPlain } from "./plain-slip";
 import { reopened } from "./reopened";
+import { isSame } from "./stretch";
 import { LEARNT } from "./weighing/learnt";
+import { type Answering, newnessOf } from "./weighing/newness";
 import { surenessOf } from "./weighing/sureness";
+import { whatIsNew } from "./what-is-new";
 
 /** A task of a conversation, as an answer is held against it. Addresses are in lower case. */
 export interface OpenTask {
@@ -111,9 +115,26 @@ export function changesOfTasks(
     changes: [...found.changes, ...again].sort((a, b) => a.start - b.start),
     understood: [...found.understood, ...again],
   });
-  const reading = { context, slips, looked: found.looked };
-  const changes = opened.changes.map((change) =>
-    asFound(change, surenessOf(reading, change), tasks.find((task) => task.id === change.item)!),
+  const isAnswer = open.some((item) => item.kind !== "trouble" && context.sides.owes(context.writer, item));
+  const answer: Answering = {
+    context,
+    slips,
+    looked: found.looked,
+    changes: opened.changes,
+    fresh: opened.slips,
+    old: opened.old,
+    plain: opened.slips.filter((slip) => isPlain(slip, letter.text, isAnswer, found.likely)),
+  };
+  const settled = whatIsNew(answer);
+  // Where people look through what is found, what may well be new is shown too, as unsure.
+  const doubtful = opened.slips
+    .filter((slip) => !settled.slips.some(isSame(slip)))
+    .map((slip) =>
+      open.length === 0 ? slip : { ...slip, confidence: Math.min(slip.confidence, newnessOf(answer, slip)) },
+    );
+  const changes = settled.changes.map((change) =>
+    asFound(change, surenessOf(answer, change), tasks.find((task) => task.id === change.item)!),
   );
-  return [...opened.slips.map(({ words: _words, ...slip }) => slip), ...changes].sort((a, b) => a.start - b.start);
+  const unlike = [...settled.slips, ...doubtful].map(({ words: _words, ...slip }) => slip);
+  return [...unlike, ...changes].sort((a, b) => a.start - b.start);
 }

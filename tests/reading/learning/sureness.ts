@@ -77,7 +77,7 @@ export async function surenessExamples(): Promise<Example[]> {
 }
 
 /** Strength of the penalty, the fewest changes in which a name must be found, and steps; chosen by leaving out a fifth of the sets after the other. */
-const STRENGTH = 12;
+const STRENGTH = 20;
 const FEWEST = 4;
 const ROUNDS = 150;
 

@@ -8,6 +8,7 @@ import type { Ruled } from "../said";
 import type { Segment } from "../segments";
 import type { Chosen } from "./choose";
 import { timeOf } from "./forms";
+import { step } from "./steps";
 import sureness from "./sureness.json";
 import type { Weighed } from "./weigh";
 
@@ -35,17 +36,12 @@ const MOST_OPEN = 5;
 /** How likely words must make a change that others of the letter compete with it. */
 const STRONG = 0.5;
 
+/** "They are drying on the shelf": what is going on is not done. */
+const IS_GOING_ON =
+  /\b(?:(?:am|is|are|being)|['’](?:m|s|re)) (?:still |just |now |only )?(?!nothing|anything|everything|something)\w{2,}ing\b/i;
+
 /** "The price is attached": who says so has done it. */
 const GOES_WITH_LETTER = /\b(?:attach\w*|enclos\w*|herewith|here(?: (?:is|are|you)|['’]s))\b/i;
-
-const LEAST = 0.003;
-const FURTHEST = 4;
-
-/** A share as one of a few steps of its log-odds. `fineness` 1: whole steps; 0.5: every other one. */
-function step(share: number, fineness = 1): number {
-  const odds = Math.log(Math.max(LEAST, share) / Math.max(LEAST, 1 - share));
-  return Math.max(-FURTHEST, Math.min(FURTHEST, Math.round(odds * fineness) / fineness));
-}
 
 const few = (count: number) => Math.min(MANY, count);
 
@@ -151,6 +147,9 @@ const OF_WHAT_WAS_OVER = 0.5;
 /** What words alone say, or what is only the likeliest of all, is never sure: no rule bears it out. */
 const BY_WORDS_ALONE = 0.8;
 
+/** What is going on may be done by words alone no sooner than not. */
+const WHILE_GOING_ON = 0.5;
+
 /**
  * How likely a change is to be right, from 0 to 1, by how it came about: learnt (`npm run learn:sureness`) from letters that nothing
  * else was learnt from, so that what is new to the reader does not seem surer than it is.
@@ -160,5 +159,7 @@ export function surenessOf(reading: Reading, change: ItemChange, learnt: Weights
   if (names.length === 0) return OF_WHAT_WAS_OVER;
   const share = sharesOf(learnt, names)[1]!;
   const { chosen, isGuess } = reading.looked.find(({ item }) => item.id === change.item)!;
-  return isGuess || chosen?.isRuled === false ? Math.min(BY_WORDS_ALONE, share) : share;
+  if (!isGuess && chosen?.isRuled !== false) return share;
+  const isHalfDone = change.change === "done" && IS_GOING_ON.test(change.quote);
+  return Math.min(isHalfDone ? WHILE_GOING_ON : BY_WORDS_ALONE, share);
 }
