@@ -2,12 +2,12 @@ import type { Letter } from "../letters/letter";
 import { readLetter } from "../reading/read-letter";
 import { PLAIN_READING, type ReadingSettings } from "../reading/settings";
 import type { FoundSlip, People } from "../reading/slip";
+import { answering } from "./answering";
 import { changesIn } from "./changes-in";
 import { contextOf, type FollowContext } from "./context";
 import { byEach, eachAsked } from "./each-of-several";
 import type { ItemChange, OpenItem } from "./item";
-import { type Opened, openedBy } from "./opened-by";
-import { isPlain } from "./plain-slip";
+import type { Opened } from "./opened-by";
 import { reopened } from "./reopened";
 import { dueIn } from "./said";
 import { LEARNT } from "./weighing/learnt";
@@ -50,25 +50,7 @@ export class Following {
     const slips = readLetter(letter, this.people, sent, this.settings);
     const found = changesIn(context, open, slips, this.learnt);
     const again = reopened(context, open, over, slips, found, this.learnt);
-    const opened = openedBy(
-      context,
-      [...open, ...over.filter(({ id }) => again.some(({ item }) => item === id))],
-      slips,
-      {
-        changes: [...found.changes, ...again].sort((a, b) => a.start - b.start),
-        understood: [...found.understood, ...again],
-      },
-    );
-    const isAnswer = open.some((item) => item.kind !== "trouble" && context.sides.owes(context.writer, item));
-    const answer = {
-      context,
-      slips,
-      looked: found.looked,
-      changes: opened.changes,
-      fresh: opened.slips,
-      old: opened.old,
-      plain: opened.slips.filter((slip) => isPlain(slip, letter.text, isAnswer, found.likely)),
-    };
+    const answer = answering(context, open, over, slips, found, again);
     const settled = whatIsNew(answer, this.howNew.bind(this));
     const made = settled.changes.map((one) => {
       const item = this.items.find(({ id }) => id === one.item)!;

@@ -5,16 +5,15 @@ import type { FoundSlip, People, SlipKind } from "../reading/slip";
 import { LONGEST_TITLE } from "../tasks/task";
 import type { Day } from "../time/day";
 import type { Moment } from "../time/moment";
+import { answering } from "./answering";
 import { CHANGE_WORDS } from "./change-words";
 import { changesIn } from "./changes-in";
 import { contextOf } from "./context";
 import { type FoundChange, type ItemChange, type OpenItem, opensAgain } from "./item";
-import { openedBy } from "./opened-by";
-import { isPlain } from "./plain-slip";
 import { reopened } from "./reopened";
 import { isSame } from "./stretch";
 import { LEARNT } from "./weighing/learnt";
-import { type Answering, newnessOf } from "./weighing/newness";
+import { newnessOf } from "./weighing/newness";
 import { surenessOf } from "./weighing/sureness";
 import { whatIsNew } from "./what-is-new";
 
@@ -109,25 +108,10 @@ export function changesOfTasks(
   const [open, over] = [items.filter(({ isOver }) => !isOver), items.filter(({ isOver }) => isOver)];
   const found = changesIn(context, open, slips);
   const again = reopened(context, open, over, slips, found, LEARNT).filter(({ change }) => opensAgain(change));
-  const known = [...open, ...over.filter(({ id }) => again.some(({ item }) => item === id))];
-  const opened = openedBy(context, known, slips, {
-    ...found,
-    changes: [...found.changes, ...again].sort((a, b) => a.start - b.start),
-    understood: [...found.understood, ...again],
-  });
-  const isAnswer = open.some((item) => item.kind !== "trouble" && context.sides.owes(context.writer, item));
-  const answer: Answering = {
-    context,
-    slips,
-    looked: found.looked,
-    changes: opened.changes,
-    fresh: opened.slips,
-    old: opened.old,
-    plain: opened.slips.filter((slip) => isPlain(slip, letter.text, isAnswer, found.likely)),
-  };
+  const answer = answering(context, open, over, slips, found, again);
   const settled = whatIsNew(answer);
   // Where people look through what is found, what may well be new is shown too, as unsure.
-  const doubtful = opened.slips
+  const doubtful = answer.fresh
     .filter((slip) => !settled.slips.some(isSame(slip)))
     .map((slip) =>
       open.length === 0 ? slip : { ...slip, confidence: Math.min(slip.confidence, newnessOf(answer, slip)) },
