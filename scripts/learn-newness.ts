@@ -1,4 +1,4 @@
-// npm run learn:newness: learns what of an answer is new, from labelled conversations that following did not learn from.
+// npm run learn:newness: learns what of an answer is new, from labelled conversations, above all those that following did not learn from.
 import fs from "node:fs";
 import path from "node:path";
 import { learnNewness, newnessExamples } from "../tests/reading/learning/newness";

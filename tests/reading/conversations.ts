@@ -81,7 +81,7 @@ export const FOLLOWED_PLAIN = [
   "conversations-vv",
 ] as const;
 
-/** … from these only how sure a change is is learnt, and the mistakes of most were looked at, … */
+/** … from these only what is new and how sure a change is is learnt, and the mistakes of most were looked at, … */
 export const LOOKED_AT_PLAIN = [
   "conversations-ae",
   "conversations-af",

@@ -12,6 +12,7 @@ import { likeness } from "./likeness";
 import { goesOnInSentence, promisedFor } from "./promised-for";
 import { wantsWords } from "./said";
 import type { Sides } from "./sides";
+import { meet } from "./stretch";
 import { isToldWhatToDo } from "./told-what-to-do";
 
 /** A slip that is new in its conversation, with the words that tell it from others. */
@@ -139,7 +140,7 @@ export function openedBy(
     const quote = letter.text.slice(slip.start, slip.end);
     const words = tellingWords(withoutCall(quote));
     const covering = understood
-      .filter((one) => one.start < slip.end && slip.start < one.end)
+      .filter((one) => meet(one, slip))
       .flatMap((one) => changes.filter((change) => change.item === one.item));
     const again = (change: ItemChange["change"], item: OpenItem, owner: string | null, reason: string) => {
       const due = change === "done" ? null : slip.due;

@@ -2,6 +2,7 @@ import { isByWordingAlone } from "../reading/weighing/sense";
 import { isAnswerWithPlease, TURNS_TO } from "./bare-answer";
 import type { ChangesFound } from "./changes-in";
 import type { Opened } from "./opened-by";
+import { meet } from "./stretch";
 
 /** What is proposed by its wording alone opens something from this confidence on. */
 const PLAIN_ENOUGH = 0.5;
@@ -31,8 +32,7 @@ export function isPlain(
   const quote = text.slice(start, end);
   // "I need to know what you'd like": whoever turns to the other side answers nothing by it.
   if (kind === "ask" && !isByWordingAlone(rule) && TURNS_TO.test(quote) && !isAnswerWithPlease(quote)) return true;
-  if (!isPut && confidence < PLAIN_BESIDE_OPEN && likely.some((one) => one.start < end && start < one.end))
-    return false;
+  if (!isPut && confidence < PLAIN_BESIDE_OPEN && likely.some((one) => meet(one, { start, end }))) return false;
   if (kind === "promise" && isByWordingAlone(rule) && HAS_DONE.test(quote)) return false;
   // Who owes an answer gives one, rather than asking for something by half a sentence.
   if (isAnswer && !isPut && kind === "ask" && confidence < PLAIN_IN_ANSWER) return false;

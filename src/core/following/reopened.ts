@@ -1,7 +1,9 @@
+import { tellingWords } from "../finding/telling-words";
 import type { FoundSlip } from "../reading/slip";
 import { type ChangesFound, changesIn } from "./changes-in";
 import type { FollowContext } from "./context";
 import type { ItemChange, OpenItem } from "./item";
+import { meet } from "./stretch";
 import type { FollowingWeights } from "./weighing/weigh";
 
 /** What is over by no more than this may well be open still: the rules alone, or the words alone, said so. */
@@ -16,6 +18,39 @@ function mayBeOpen({ kind, overBy }: OpenItem, { change, confidence }: ItemChang
   // Words that follow an answer are no other answer, nor do words that only sound like it do a thing once more.
   if (change === "done" && (kind === "question" || confidence < IS_NAMED)) return false;
   return overBy <= HARDLY_OVER || (overBy <= PERHAPS_OVER && confidence >= IS_NAMED);
+}
+
+/** "We're waiting for the chairs" */
+const WAITS = /\b(?:(?:i|we) (?:am|are)|i['’]m|we['’]re) (?:still |all )?waiting for (?!you\b)/i;
+
+/** What whoever wanted it waits for by its name, though it was taken for done: then it was not. Null where nothing is. */
+function waitedFor(
+  { letter, segments, sides, writer }: FollowContext,
+  open: readonly OpenItem[],
+  over: readonly OpenItem[],
+): ItemChange | null {
+  for (const { start, end, text } of segments) {
+    const words = WAITS.test(text) ? [...tellingWords(text)] : [];
+    const isNamed = (item: OpenItem) => sides.wants(writer, item) && words.some((word) => item.words.has(word));
+    const item = open.some(isNamed)
+      ? undefined
+      : over.findLast((one) => one.kind !== "trouble" && one.overBy < 1 && isNamed(one));
+    if (item)
+      return {
+        item: item.id,
+        change: "reminded",
+        due: null,
+        otherDays: [],
+        owner: null,
+        quote: letter.text.slice(start, end),
+        start,
+        end,
+        isNamed: true,
+        confidence: 0.7,
+        reason: "it is waited for",
+      };
+  }
+  return null;
 }
 
 /**
@@ -33,12 +68,14 @@ export function reopened(
 ): readonly ItemChange[] {
   if (over.length === 0) return [];
   const { changes, plainly } = changesIn(context, [...open, ...over], slips, learnt);
+  const waited = waitedFor(context, open, over);
+  if (waited) return [waited];
   return changes.filter((one) => {
-    const { item: id, change, start, end } = one;
+    const { item: id, change } = one;
     const item = over.find((each) => each.id === id);
     if (!item) return false;
     // "Thank you, the ledgers came": so they did.
     if (!mayBeOpen(item, one) && (!plainly.has(id) || change === "done")) return false;
-    return !found.understood.some((other) => other.start < end && start < other.end);
+    return !found.understood.some((other) => meet(other, one));
   });
 }

@@ -32,6 +32,19 @@ test.each([
   expect(opens.map((one) => one.kind)).toEqual(kind === null ? [] : [kind]);
 });
 
+test("who waits for what was taken for done has not got it; who waits for something else says nothing of it", async () => {
+  const waiting = async (text: string) => {
+    const following = new Following(people);
+    following.read(await letter(2, HUGH, WIL, "Could you rebind the two ledgers by Friday?"));
+    const [done] = following.read(await letter(4, WIL, HUGH, "The ledgers went off yesterday.")).changes;
+    expect(done).toMatchObject({ change: "done" });
+    const { changes } = following.read(await letter(9, HUGH, WIL, text));
+    return changes.map(({ item, change }) => [item === done!.item, change]);
+  };
+  expect(await waiting("Wil, we are still waiting for the ledgers.")).toEqual([[true, "reminded"]]);
+  expect(await waiting("Wil, we are still waiting for the carpenter.")).toEqual([]);
+});
+
 test("stretches that meet, that are the same, and that share half of the shorter one", () => {
   const one = { start: 10, end: 20 };
   expect([meet(one, { start: 19, end: 30 }), meet(one, { start: 20, end: 30 })]).toEqual([true, false]);

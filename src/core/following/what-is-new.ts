@@ -13,6 +13,9 @@ const ASK_BY_RULES = 0.2;
 /** "You will hear from me tomorrow": an answer, promised beside the work that was asked for. */
 const HEAR = /\bhear (?:from|back)\b/i;
 
+/** "I'll have a word with the fishmonger": a step of its own, as long as the rules see no answer in it. */
+const WORD_WITH = /\bhave a word with\b/i;
+
 /**
  * What of a letter is new in its conversation, and what it changes of what is open there. Where nothing is open, what is plain is
  * new; what is taken for new against the rules changes nothing.
@@ -27,8 +30,8 @@ export function whatIsNew(
   const bar = (slip: FoundSlip) => {
     if (!plain.some(isSame(slip))) return NEW;
     const quote = context.letter.text.slice(slip.start, slip.end);
-    if (slip.kind === "promise" && HEAR.test(quote) && looked.some(({ item }) => promisesOnlyWord(quote, item)))
-      return 0;
+    const isOnlyWord = HEAR.test(quote) && looked.some(({ item }) => promisesOnlyWord(quote, item));
+    if (slip.kind === "promise" && (isOnlyWord || WORD_WITH.test(quote))) return 0;
     return slip.kind === "ask" ? ASK_BY_RULES : BY_RULES;
   };
   const slips = answer.slips.filter((slip) => !old.includes(slip) && howNew(answer, slip) > bar(slip));

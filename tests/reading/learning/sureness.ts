@@ -76,7 +76,7 @@ export async function surenessExamples(): Promise<Example[]> {
   return [...examples(await surenessChanges(LOOKED_AT_PLAIN), 1), ...examples(await answersJudged(), OF_AN_ANSWER)];
 }
 
-/** Strength of the penalty, the fewest changes in which a name must be found, and steps; chosen by leaving out a fifth of the sets after the other. */
+/** Strength of the penalty, the fewest changes in which a name must be found, and steps. Of penalties of 12 and 20 the stronger: with strangers it claims less, and is right in more of it. */
 const STRENGTH = 20;
 const FEWEST = 4;
 const ROUNDS = 150;

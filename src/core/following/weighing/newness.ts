@@ -123,7 +123,7 @@ export function newnessNames(answer: Answering, slip: FoundSlip): string[] {
 
 /**
  * How likely it is that a slip is something new, and not a word about what was open, from 0 to 1: learnt (`npm run learn:newness`)
- * from conversations that following did not learn from, so that what is said of the open is as strange as it is with strangers.
+ * above all from conversations that the weights of following were not learnt from, since strangers' are as new to it as these.
  */
 export function newnessOf(answer: Answering, slip: FoundSlip, learnt: Weights = newness): number {
   return sharesOf(learnt, newnessNames(answer, slip))[1]!;

@@ -6,6 +6,7 @@ import type { FollowContext } from "../context";
 import { CHANGES, type ItemChange, type OpenItem } from "../item";
 import type { Ruled } from "../said";
 import type { Segment } from "../segments";
+import { meet } from "../stretch";
 import type { Chosen } from "./choose";
 import { timeOf } from "./forms";
 import { step } from "./steps";
@@ -45,10 +46,6 @@ const GOES_WITH_LETTER = /\b(?:attach\w*|enclos\w*|herewith|here(?: (?:is|are|yo
 
 const few = (count: number) => Math.min(MANY, count);
 
-function meet(a: Segment | null, b: Segment | null): boolean {
-  return a !== null && b !== null && a.start < b.end && b.start < a.end;
-}
-
 /** By which kind of rule a change was found, if by any. */
 function kindOfRule(ruled: Ruled | null): string {
   if (!ruled) return "no rule";
@@ -84,7 +81,9 @@ function ofOthers(reading: Reading, one: Looked, segment: Segment | null, change
   const whether = one.weighed?.whether ?? 0;
   const likelier = spoken.filter(({ weighed }) => (weighed?.whether ?? 0) > whether).length;
   const strong = spoken.filter(({ weighed }) => (weighed?.whether ?? 0) > STRONG).length;
-  const beside = spoken.filter((other) => other !== one && meet(other.chosen?.segment ?? null, segment));
+  const beside = spoken.filter(
+    (other) => other !== one && other.chosen && segment && meet(other.chosen.segment, segment),
+  );
   const owed = spoken.filter(({ item }) => sides.owes(writer, item) && item.kind !== "trouble");
   const words = [...tellingWords(segment?.text ?? "")];
   const named = ({ item }: Looked) => words.filter((word) => item.words.has(word)).length;
@@ -112,7 +111,7 @@ function ofPlace(
   const side = context.sides.owes(context.writer, item) ? "owes" : "wants";
   const found = [`${item.kind} ${side}`, `slips ${few(slips.length)}`];
   if (!segment) return found;
-  const slip = slips.find((one) => one.start < segment.end && segment.start < one.end);
+  const slip = slips.find((one) => meet(one, segment));
   const at = context.segments.findIndex(({ start }) => start === segment.start);
   return [
     ...found,
@@ -151,8 +150,8 @@ const BY_WORDS_ALONE = 0.8;
 const WHILE_GOING_ON = 0.5;
 
 /**
- * How likely a change is to be right, from 0 to 1, by how it came about: learnt (`npm run learn:sureness`) from letters that nothing
- * else was learnt from, so that what is new to the reader does not seem surer than it is.
+ * How likely a change is to be right, from 0 to 1, by how it came about: learnt (`npm run learn:sureness`) from letters that the
+ * weights of following were not learnt from, so that what is new to the reader does not seem surer than it is.
  */
 export function surenessOf(reading: Reading, change: ItemChange, learnt: Weights = sureness): number {
   const names = surenessNames(reading, change);
