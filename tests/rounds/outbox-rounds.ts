@@ -4,6 +4,7 @@ import type net from "node:net";
 import os from "node:os";
 import path from "node:path";
 import { sql } from "drizzle-orm";
+import { build } from "esbuild";
 import { SMTPServer } from "smtp-server";
 import { addPerson, makeOrganisation } from "@/acts/set-up";
 import { openDatabase } from "@/data/engine/database";
@@ -74,11 +75,28 @@ async function forgetfulServer(random: () => number) {
   };
 }
 
+/** Where the sender stands as one file: it is started again and again, and by its sources that takes most of each round. */
+const SENDER = path.resolve(import.meta.dirname, "../../node_modules/.cache/jam-kettle/outbox-child.mjs");
+
+async function bundleSender(): Promise<void> {
+  await build({
+    entryPoints: [path.join(import.meta.dirname, "outbox-child.ts")],
+    outfile: SENDER,
+    bundle: true,
+    format: "esm",
+    platform: "node",
+    target: "node20",
+    packages: "external",
+    logLevel: "warning",
+  });
+}
+
 /** Lets a sender work through letters, kills it with -9 at random moments, and looks at what the next server got. */
 export async function outboxRounds(rounds: number, seed: number): Promise<OutboxResult> {
   const random = seeded(seed);
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), "jam-outbox-"));
   copyEmpty(folder);
+  await bundleSender();
   const server = await forgetfulServer(random);
   const letters = rounds * 6;
   try {
@@ -107,17 +125,9 @@ export async function outboxRounds(rounds: number, seed: number): Promise<Outbox
     );
     await first.close();
     const start = async () => {
-      const child = spawn(
-        process.execPath,
-        [
-          "--import",
-          "tsx",
-          path.join(import.meta.dirname, "outbox-child.ts"),
-          folder,
-          `smtp://127.0.0.1:${server.port}`,
-        ],
-        { stdio: ["ignore", "pipe", "ignore"] },
-      );
+      const child = spawn(process.execPath, [SENDER, folder, `smtp://127.0.0.1:${server.port}`], {
+        stdio: ["ignore", "pipe", "ignore"],
+      });
       const ended = new Promise((resolve) => child.once("exit", resolve));
       await new Promise<void>((resolve) => {
         child.stdout.once("data", () => resolve());

@@ -1,6 +1,6 @@
 import type { Letter } from "../letters/letter";
 import { forWriter, type ReadingSettings } from "../reading/settings";
-import type { People } from "../reading/slip";
+import type { DueFound, People } from "../reading/slip";
 import type { Moment } from "../time/moment";
 import { type Segment, segmentsOf } from "./segments";
 import { Sides } from "./sides";
@@ -15,6 +15,8 @@ export interface FollowContext {
   readonly people: People;
   readonly settings: ReadingSettings;
   readonly sides: Sides;
+  /** The days that its pieces of text have been found to name: each is asked for by many items. */
+  readonly daysFound: Map<string, DueFound | null>;
 }
 
 /** "I am shocked.": it says nothing of what has become of anything. */
@@ -75,5 +77,6 @@ export function contextOf(
     people,
     settings: forWriter(settings, letter),
     sides: new Sides(people),
+    daysFound: new Map(),
   };
 }

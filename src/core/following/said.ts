@@ -93,14 +93,18 @@ const isDone = OWNER_CUES.find((cue) => cue.change === "done")!.pattern;
 export const WILL_ANSWER =
   /\b(?:tell|let you know|write|ask|find out|come back|get back|check|answer|report|ring|call|look (?:it|that) up|have a word)\b/i;
 
+function dayStillToCome({ sent, settings }: FollowContext, text: string): DueFound | null {
+  const due = dueOf("promise", text, findDates(text, sent, settings.calendar, settings.figures));
+  return due && due.day < dayOf(sent) ? null : due;
+}
+
 /** The day that an answer names for something still to come: "replaced on the 17th" of a letter of the 20th names none. */
 export function dueIn(context: FollowContext, text: string): DueFound | null {
-  const due = dueOf(
-    "promise",
-    text,
-    findDates(text, context.sent, context.settings.calendar, context.settings.figures),
-  );
-  return due && due.day < dayOf(context.sent) ? null : due;
+  const known = context.daysFound.get(text);
+  if (known !== undefined) return known;
+  const due = dayStillToCome(context, text);
+  context.daysFound.set(text, due);
+  return due;
 }
 
 /** The day that a text names for an item, be it only by how much earlier or later. */

@@ -38,8 +38,8 @@ function examplesOf(
   context: FollowContext,
   open: readonly OpenItem[],
   changeOf: (item: OpenItem, segment: Segment) => string | null,
+  slips = readLetter(context.letter, PEOPLE, context.sent, PLAIN_READING),
 ): AnswerExample[] {
-  const slips = readLetter(context.letter, PEOPLE, context.sent, PLAIN_READING);
   const situation = situationOf(context, open, slips);
   const evidence = new Evidence(situation);
   return open.flatMap((item) =>
@@ -60,13 +60,12 @@ async function taughtBy(set: ConversationSet): Promise<AnswerExample[]> {
       const context = contextOf(letter, PEOPLE, { at: letter.sentAt ?? 0, zone: letter.offset }, PLAIN_READING);
       if (!context) continue;
       const open = [...items.values()].filter((item) => !item.isOver);
-      examples.push(
-        ...examplesOf(context, open, (item, segment) => {
-          const label = changes.find((one) => items.get(one.item) === item);
-          return label && overlap(squash(label.quote), squash(segment.text)) >= 0.5 ? label.change : null;
-        }),
-      );
       const slips = readLetter(letter, PEOPLE, context.sent, PLAIN_READING);
+      const changeOf = (item: OpenItem, segment: Segment) => {
+        const label = changes.find((one) => items.get(one.item) === item);
+        return label && overlap(squash(label.quote), squash(segment.text)) >= 0.5 ? label.change : null;
+      };
+      examples.push(...examplesOf(context, open, changeOf, slips));
       const opened = openedBy(context, open, slips, changesIn(context, open, slips, NOTHING_LEARNT)).slips;
       for (const [i, slip] of opened.entries()) {
         const item = itemOpened(slip, context, number, i + 1);

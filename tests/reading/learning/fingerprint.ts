@@ -20,6 +20,7 @@ export type Lesson = keyof typeof FILES;
 const METHOD = {
   reading: [
     "logistic.ts",
+    "rows.ts",
     "adam.ts",
     "word-runs.ts",
     "passages.ts",
@@ -28,7 +29,7 @@ const METHOD = {
     "valence.ts",
     "word-vectors.bin",
   ],
-  following: ["logistic.ts", "adam.ts", "word-runs.ts", "examples.ts"],
+  following: ["logistic.ts", "rows.ts", "adam.ts", "word-runs.ts", "examples.ts"],
 };
 
 const hashed = () => crypto.createHash("sha256");

@@ -44,6 +44,25 @@ test("a weight of the closed form: with one name and a strong penalty, what is l
   expect(strength * yes!).toBeCloseTo(10 * (1 - share), 0);
 });
 
+test("two classes are learnt alike by the way that is for two alone, and by the one for any number", () => {
+  const words = ["sent", "not", "yet", "tomorrow", "again"];
+  const examples: Example[] = Array.from({ length: 60 }, (_, i) => ({
+    found: words.filter((_word, k) => (i * 7 + k * 5) % 11 < 5),
+    is: Number((i * 7) % 11 < 4),
+    counts: 1 + (i % 3),
+  }));
+  const { ofMeasured: _, ...alone } = learn(examples, 2, 1);
+  // A number that never is anything but nought says nothing, but only the way for any number minds it.
+  const { ofMeasured, ...any } = learn(
+    examples.map((one) => ({ ...one, measured: Float64Array.of(0) })),
+    2,
+    1,
+  );
+  expect(ofMeasured).toEqual([[0, 0]]);
+  expect(Object.keys(alone.weights)).toEqual([...words].sort());
+  expect(alone).toEqual(any);
+});
+
 test("the weights that are kept are those that the labelled passages and answers taught", async () => {
   const [passages, answers] = [await wordingExamples(LEARNT_WORDING), await followingExamples()];
   console.log(`${passages.length} examples of wording, ${answers.length} of answers`);
