@@ -89,10 +89,10 @@ export const LETTER_SETS = [
 export type LetterSet = (typeof LETTER_SETS)[number];
 
 /**
- * Plain letters with several items each: lists, minutes, forwarded ones. Nothing is learnt from them; the mistakes of the first were
- * looked at, for the others nothing is mended.
+ * Plain letters with several items each: lists, minutes, forwarded ones. Nothing is learnt from them; the mistakes of kk, oo and
+ * pp were looked at, for the others nothing is mended.
  */
-export type PlainSet = "kk" | "ll" | "mm";
+export type PlainSet = "kk" | "ll" | "mm" | "oo" | "pp";
 
 /** The sets from which nothing is learnt, and for which nothing is mended: they say what strangers' letters can expect. */
 export const UNLEARNT_SETS: readonly LetterSet[] = ["o", "p", "bb"];

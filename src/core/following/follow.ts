@@ -47,7 +47,7 @@ export class Following {
     if (!context) return { opens: [], changes: [] };
     const open = this.items.filter((item) => !item.isOver).slice(-MOST_OPEN);
     const over = this.items.filter((item) => item.isOver).slice(-MOST_OPEN);
-    const slips = readLetter(letter, this.people, sent, this.settings);
+    const slips = readLetter(letter, this.people, sent, { ...this.settings, everyDay: true });
     const found = changesIn(context, open, slips, this.learnt);
     const again = reopened(context, open, over, slips, found, this.learnt);
     const answer = answering(context, open, over, slips, found, again);

@@ -94,7 +94,8 @@ export const WILL_ANSWER =
   /\b(?:tell|let you know|write|ask|find out|come back|get back|check|answer|report|ring|call|look (?:it|that) up|have a word)\b/i;
 
 function dayStillToCome({ sent, settings }: FollowContext, text: string): DueFound | null {
-  const due = dueOf("promise", text, findDates(text, sent, settings.calendar, settings.figures));
+  const dates = findDates(text, sent, settings.calendar, settings.figures);
+  const due = dueOf("promise", text, dates, { everyDay: true });
   return due && due.day < dayOf(sent) ? null : due;
 }
 

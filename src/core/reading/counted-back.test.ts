@@ -12,6 +12,11 @@ test("days are counted back from the day that was named before", () => {
   expect(back("on the 13th, or rather the 20th", "it has to be here a week before that")).toBe("2026-11-13");
 });
 
+test("the evening before, and a fortnight beforehand", () => {
+  expect(back("The van has its service on the 18th.", "Bring it to us the evening before.")).toBe("2026-11-17");
+  expect(back("She leaves us on 30 November.", "I need a price a fortnight beforehand.")).toBe("2026-11-16");
+});
+
 test("days are counted on from the day that was named before", () => {
   expect(back("Send me the text by Tuesday.", "We print on the day after.")).toBe("2026-11-04");
   expect(back("They open on 20 November.", "Take the tent down two days later.")).toBe("2026-11-22");

@@ -5,9 +5,14 @@ import type { DueFound } from "./slip";
 
 /** "Two days before that", "one day earlier", "a week ahead of it": counted back from a day that was named before. */
 const BACK = new RegExp(
-  `\\b(${COUNT}|the)\\s+(days?|weeks?)\\s+(?:(?:before|ahead of|prior to|earlier than)\\s+(?:that|it|then)\\b|(?:before|earlier|ahead|in advance)(?=\\s*(?:[.,;!?]|$)))`,
+  `\\b(${COUNT}|the)\\s+(days?|weeks?|fortnight|evening|night|morning|afternoon)\\s+(?:(?:before|ahead of|prior to|earlier than)\\s+(?:that|it|then)\\b|(?:before(?:hand)?|earlier|ahead|in advance)(?=\\s*(?:[.,;!?]|$)))`,
   "i",
 );
+
+const UNIT_DAYS = [
+  ["week", 7],
+  ["fortnight", 14],
+] as const;
 
 /** "On the day after", "two weeks later": counted on from it; "not a day later" is not. */
 const ON = new RegExp(
@@ -88,7 +93,7 @@ export function countedFromDay(
   if (!words || !from) return null;
   const [, count = "the", unit = "day"] = words;
   const number = count.toLowerCase() === "the" ? 1 : countOf(count);
-  const days = unit.toLowerCase().startsWith("week") ? number * 7 : number;
+  const days = number * (UNIT_DAYS.find(([start]) => unit.toLowerCase().startsWith(start))?.[1] ?? 1);
   return { day: addDays(from.day, back ? -days : days), time: null, others: [], words: words[0] };
 }
 

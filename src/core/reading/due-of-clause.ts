@@ -14,7 +14,7 @@ const LOOKED_BACK = 400;
 export interface DayGround {
   readonly text: string;
   readonly from: Moment;
-  readonly settings: Pick<ReadingSettings, "calendar" | "figures">;
+  readonly settings: Pick<ReadingSettings, "calendar" | "figures" | "everyDay">;
 }
 
 /** What of its paragraph stands before a clause. */
@@ -31,7 +31,7 @@ export function paragraphBefore(text: string, { start }: Pick<Clause, "start">):
 export function dueOfClause(
   kind: SlipKind,
   clause: Clause,
-  { text, from, settings: { calendar, figures } }: DayGround,
+  { text, from, settings: { calendar, figures, everyDay } }: DayGround,
   last: DueFound | null,
 ): { readonly due: DueFound | null; readonly isNamedHere: boolean } {
   const none = kind === "trouble";
@@ -43,10 +43,12 @@ export function dueOfClause(
   const before = () => datesIn(wordsBefore);
   const due =
     (none ? null : countedBackFromNamed(clause.text, own, calendar)) ??
-    (!none && countsFromDay(clause.text) ? countedFromDay(clause.text, before(), own) : null) ??
+    (kind !== "question" && !none && countsFromDay(clause.text) ? countedFromDay(clause.text, before(), own) : null) ??
     (!none && own.length === 0 ? countedBackFromEvent(clause.text, wordsBefore, before) : null) ??
-    dueOf(kind, clause.text, own) ??
-    (lead && ofLead.length > 0 ? dueOf(kind, lead, ofLead) : null) ??
-    dueByContext(kind, clause.text, last, before, () => datesIn(paragraphBefore(text, clause)).at(-1), from);
+    dueOf(kind, clause.text, own, { everyDay }) ??
+    (lead && ofLead.length > 0 ? dueOf(kind, lead, ofLead, { everyDay }) : null) ??
+    dueByContext(kind, clause.text, last, before, () => datesIn(paragraphBefore(text, clause)).at(-1), from, {
+      everyDay,
+    });
   return { due, isNamedHere: own.length > 0 };
 }

@@ -1,4 +1,5 @@
 import type { FoundDate } from "../time/dates-in-words";
+import { isDayOfThing, isDayOfWork } from "./days-of-things";
 import type { DueFound, SlipKind } from "./slip";
 
 const DUE_LEAD =
@@ -78,11 +79,20 @@ function isNamedByDay(kind: SlipKind, behind: string): boolean {
   return NAMED_BY_DAY.test(behind) && !(kind === "promise" && GOES_ON_THAT_DAY.test(behind));
 }
 
-/** The day by which a clause wants something done, from the dates found in it; the last correction counts alone. */
-export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[]): DueFound | null {
+/**
+ * The day by which a clause wants something done, from the dates found in it; the last correction counts alone.
+ * @param everyDay whether the day of a thing counts, too: in an answer it may be that of what was asked for
+ */
+export function dueOf(
+  kind: SlipKind,
+  text: string,
+  dates: readonly FoundDate[],
+  { everyDay = false } = {},
+): DueFound | null {
   if (kind === "trouble" || isRecurring(text)) return null;
   const usable = dates.filter((date) => {
     const lead = text.slice(0, date.start);
+    const isOfWork = !everyDay && isDayOfWork(text, date);
     // "Nobody should walk on it before Thursday": then it begins, it does not end.
     if (
       /^(?:nobody|no one|nothing|(?:don['’]t|do not|never)(?! (?:forget|fail|miss))|under no circumstances|on no account)\b/i.test(
@@ -104,7 +114,7 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
       )
     )
       return false;
-    if (LASTING.test(date.words)) return false;
+    if (LASTING.test(date.words) || (!everyDay && isDayOfThing(kind, text, date))) return false;
     // "Could you swap your Sunday with mine?": whose day it is.
     if (/day$/i.test(date.words) && /\b(?:your|my|his|her|our|their)\s+$/i.test(lead)) return false;
     if (IT_IS.test(lead) && /^(?: (?:morning|afternoon|evening))?(?:,| and| but|$)/i.test(text.slice(date.end)))
@@ -114,6 +124,7 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
     // "Half of Thursday's order": the day is the order's, unless it is to be there by then.
     if (
       /^['’]s\b(?! (?:fine|ok|okay|good|great|perfect|all right|better|best)\b)/.test(text.slice(date.end)) &&
+      !isOfWork &&
       !LIMIT_LEAD.test(lead)
     )
       return false;
@@ -147,6 +158,7 @@ export function dueOf(kind: SlipKind, text: string, dates: readonly FoundDate[])
       !isCountedBack &&
       !isBefore &&
       EVENT_LEAD.test(lead) &&
+      !isOfWork &&
       // "I arrive on the 18th": what is promised.
       !(kind === "promise" && OWN_COMING.test(lead)) &&
       !/\bby\s*(?:the )?$/i.test(lead) &&

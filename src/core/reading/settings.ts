@@ -18,6 +18,8 @@ export interface ReadingSettings {
   readonly wording?: WordingWeights;
   /** What wording says more in this organisation. */
   readonly houseWording?: readonly NameWeights[];
+  /** Whether every day that is named counts, that of a thing as well as that by which work is wanted: so it is compared with answers. */
+  readonly everyDay?: boolean;
 }
 
 /** The settings for one letter: writers overseas order figures in their own way. */

@@ -33,12 +33,15 @@ interface AnswerExample extends Example {
   readonly places: readonly string[];
 }
 
+/** Letters are read here as they are where they are followed. */
+const EVERY_DAY = { ...PLAIN_READING, everyDay: true };
+
 /** Examples of what a segment does to an item: nothing (0), or a change by its place in `CHANGES` (from 1). */
 function examplesOf(
   context: FollowContext,
   open: readonly OpenItem[],
   changeOf: (item: OpenItem, segment: Segment) => string | null,
-  slips = readLetter(context.letter, PEOPLE, context.sent, PLAIN_READING),
+  slips = readLetter(context.letter, PEOPLE, context.sent, EVERY_DAY),
 ): AnswerExample[] {
   const situation = situationOf(context, open, slips);
   const evidence = new Evidence(situation);
@@ -60,7 +63,7 @@ async function taughtBy(set: ConversationSet): Promise<AnswerExample[]> {
       const context = contextOf(letter, PEOPLE, { at: letter.sentAt ?? 0, zone: letter.offset }, PLAIN_READING);
       if (!context) continue;
       const open = [...items.values()].filter((item) => !item.isOver);
-      const slips = readLetter(letter, PEOPLE, context.sent, PLAIN_READING);
+      const slips = readLetter(letter, PEOPLE, context.sent, EVERY_DAY);
       const changeOf = (item: OpenItem, segment: Segment) => {
         const label = changes.find((one) => items.get(one.item) === item);
         return label && overlap(squash(label.quote), squash(segment.text)) >= 0.5 ? label.change : null;
