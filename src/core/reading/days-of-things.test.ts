@@ -30,6 +30,7 @@ test.each([
 test.each([
   ["I'll bring the figures to the meeting on Wednesday.", "promise", "2026-03-04"],
   ["Please have the glasses washed before the tasting on Wednesday.", "ask", "2026-03-03"],
+  ["Please put them on one sheet before the visit of Friday 27 March.", "ask", "2026-03-26"],
   ["Can you do the tour on Saturday?", "ask", "2026-03-07"],
   ["Put them on Friday's lorry, please.", "ask", "2026-03-06"],
   ["Tell me by Friday what you need.", "ask", "2026-03-06"],

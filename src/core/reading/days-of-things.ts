@@ -56,8 +56,9 @@ export function isDayOfWork(text: string, { start, end }: FoundDate): boolean {
 export function isDayOfThing(kind: SlipKind, text: string, { start, end, words, rule }: FoundDate): boolean {
   const lead = text.slice(0, start);
   if (IS_NEAR.test(rule) || IS_LIMIT.test(lead) || /^(?:by|before|until|till)\b/i.test(words)) return false;
-  // "Before the tasting on Friday" is wanted by then.
-  if (GOES_ON.test(lead) && !DOES_IT.test(lead) && !/\bbefore\b[^,;.]*$/i.test(lead)) return true;
+  // "Before the tasting on Friday", "before the visit of the 27th": wanted by then.
+  if (/\bbefore\b[^,;.]*$/i.test(lead)) return false;
+  if (GOES_ON.test(lead) && !DOES_IT.test(lead)) return true;
   if (MADE_FOR.test(lead) || BOOKS.test(lead) || OF_A_WEEK.test(lead) || HAS_THAT_DAY.test(lead)) return true;
   if (KEEPS.test(lead) && FREE.test(text.slice(end))) return true;
   return kind !== "promise" && ASKED_AFTER.test(lead);
