@@ -2,6 +2,7 @@ import { once } from "node:events";
 import fs from "node:fs";
 import path from "node:path";
 import { Following } from "../core/following/follow";
+import { wantedBy } from "../core/following/wanted-by";
 import type { Letter } from "../core/letters/letter";
 import { type ParsedLetter, parseLetter } from "../core/letters/parse-letter";
 import { PLAIN_READING } from "../core/reading/settings";
@@ -44,9 +45,13 @@ export async function followCommand(words: readonly string[]): Promise<number> {
     const following = new Following(people, PLAIN_READING);
     for (const { file, letter, why } of await lettersOf(folder)) {
       const { opens, changes } = letter ? following.read(letter) : { opens: [], changes: [] };
+      const dueOf = letter && opens.length > 0 ? wantedBy(letter, people) : () => null;
       const line = {
         file,
-        opens: opens.map(({ id, kind, quote, owner, due }) => ({ id, kind, quote, owner, due })),
+        opens: opens.map((item) => {
+          const { id, kind, quote, owner } = item;
+          return { id, kind, quote, owner, due: dueOf(item) };
+        }),
         changes: changes.map(({ item, change, due, owner, quote, reason }) => ({
           item,
           change,
