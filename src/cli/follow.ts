@@ -45,12 +45,12 @@ export async function followCommand(words: readonly string[]): Promise<number> {
     const following = new Following(people, PLAIN_READING);
     for (const { file, letter, why } of await lettersOf(folder)) {
       const { opens, changes } = letter ? following.read(letter) : { opens: [], changes: [] };
-      const dueOf = letter && opens.length > 0 ? wantedBy(letter, people) : () => null;
+      const wanted = letter && opens.length > 0 ? wantedBy(letter, people) : () => null;
       const line = {
         file,
         opens: opens.map((item) => {
           const { id, kind, quote, owner } = item;
-          return { id, kind, quote, owner, due: dueOf(item) };
+          return { id, kind, quote, owner, due: wanted(item) };
         }),
         changes: changes.map(({ item, change, due, owner, quote, reason }) => ({
           item,

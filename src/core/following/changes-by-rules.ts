@@ -19,6 +19,7 @@ import {
 import type { FollowContext } from "./context";
 import { ASKER_CUES } from "./cues";
 import { cureOf } from "./cure";
+import { dueIn } from "./days-named";
 import { addDays, addsSomething, isRestLeft, isStillToCome, turnedTo } from "./goes-on";
 import { allHandedTo } from "./handed-whole";
 import { lastRaised, type OpenItem, raisedLast } from "./item";
@@ -26,7 +27,6 @@ import { ownerTurn } from "./owner-turns";
 import { isHandedOn, isSentElsewhere, passedTo } from "./passed-to";
 import { agreeToDays } from "./proposals";
 import {
-  dueIn,
   IS_THE_REST,
   isDayGiven,
   mainClause,

@@ -1,6 +1,7 @@
 import type { FollowContext } from "./context";
+import { dueIn } from "./days-named";
 import type { OpenItem } from "./item";
-import { dueIn, type Ruled, wantsWords } from "./said";
+import { type Ruled, wantsWords } from "./said";
 import type { Segment } from "./segments";
 
 /** "As for the concert: that is the bearing": the words after it are said of what it names. */

@@ -6,9 +6,10 @@ import { KNOWS_NOTHING } from "./bare-answer";
 import { bared } from "./bared";
 import type { FollowContext } from "./context";
 import { cureOf, isWellAgain } from "./cure";
+import { dueIn } from "./days-named";
 import { isDoneAsAsked } from "./done-as-asked";
 import type { OpenItem } from "./item";
-import { dueIn, type Said, saidByOwner, wantsWords } from "./said";
+import { type Said, saidByOwner, wantsWords } from "./said";
 import type { Segment } from "./segments";
 import { saidBySetPhrase } from "./set-phrases";
 

@@ -1,11 +1,9 @@
-import { dueOf } from "../reading/due";
 import type { DueFound } from "../reading/slip";
-import { findDates } from "../time/dates-in-words";
-import { dayOf } from "../time/moment";
 import { askerTurn } from "./asker-turns";
 import { CAN_BE_MAILED } from "./bare-answer";
 import type { FollowContext } from "./context";
 import { ASKER_CUES, type Cue, OWNER_CUES } from "./cues";
+import { dueFor, dueIn } from "./days-named";
 import { hasOnlyAsked, hasToLook, leavesSome, offersToDoIt } from "./in-hand";
 import { CHANGES, type ChangeKind, type OpenItem } from "./item";
 import { numberIn } from "./numbers";
@@ -13,7 +11,6 @@ import { ownerTurn } from "./owner-turns";
 import { type PassedTo, passedTo } from "./passed-to";
 import { pastOf } from "./past-of";
 import type { Segment } from "./segments";
-import { shifted } from "./shifted";
 import type { Turn } from "./turns";
 
 /** Whether a text counts fewer than were asked for. */
@@ -92,26 +89,6 @@ const isDone = OWNER_CUES.find((cue) => cue.change === "done")!.pattern;
 
 export const WILL_ANSWER =
   /\b(?:tell|let you know|write|ask|find out|come back|get back|check|answer|report|ring|call|look (?:it|that) up|have a word)\b/i;
-
-function dayStillToCome({ sent, settings }: FollowContext, text: string): DueFound | null {
-  const dates = findDates(text, sent, settings.calendar, settings.figures);
-  const due = dueOf("promise", text, dates, { everyDay: true });
-  return due && due.day < dayOf(sent) ? null : due;
-}
-
-/** The day that an answer names for something still to come: "replaced on the 17th" of a letter of the 20th names none. */
-export function dueIn(context: FollowContext, text: string): DueFound | null {
-  const known = context.daysFound.get(text);
-  if (known !== undefined) return known;
-  const due = dayStillToCome(context, text);
-  context.daysFound.set(text, due);
-  return due;
-}
-
-/** The day that a text names for an item, be it only by how much earlier or later. */
-export function dueFor(context: FollowContext, text: string, item: OpenItem): DueFound | null {
-  return dueIn(context, text) ?? shifted(text, item.due);
-}
 
 const HEADING = /^(?:as (?:for|to|regards)|about|regarding|concerning|on)\b|[:]$/i;
 

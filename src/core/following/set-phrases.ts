@@ -1,10 +1,11 @@
 import { bared } from "./bared";
 import type { FollowContext } from "./context";
+import { dueFor } from "./days-named";
 import { lastRaised, type OpenItem, raisedLast } from "./item";
 import { areSomeBack, cureBegun, isSoAgain, MISTAKEN, STILL_BAD } from "./phrases/of-trouble";
 import { ASKED_AGAIN, DO_IT_MYSELF, FOUND, isAskedAgain, isOnlyNamed, OF_WANTED } from "./phrases/of-wanted";
 import { LOOKS_FOR_ANSWER, OF_WORK, OF_WORK_ALONE, SOME_OF_IT } from "./phrases/of-work";
-import { dueFor, type Said, wantsWords } from "./said";
+import { type Said, wantsWords } from "./said";
 import { type Turn, turnOf } from "./turns";
 
 const WHEN = /\b(?:when|how (?:long|soon)|what time|by when|which day)\b/i;

@@ -13,7 +13,7 @@ const AT_A_TIME =
 const PART_OF_DAY = /\b(?:(?<!\b(?:at|by|before|after|from) \S{1,12} )in the morning|(?:before|over|after) lunch)\b/i;
 
 /** The next morning for what is written at noon or later, today's lunch for what is promised before; null for others. */
-function nextOf(part: string, kind: SlipKind, from: Moment): Day | null {
+function dayOfPart(part: string, kind: SlipKind, from: Moment): Day | null {
   const [today, hour] = [dayOf(from), timeOf(from)];
   if (/morning/i.test(part)) return hour >= "12:00" ? addDays(today, 1) : null;
   return kind === "promise" && hour < "13:30" ? today : null;
@@ -56,7 +56,7 @@ export function dueByContext(
   const part = everyDay ? null : PART_OF_DAY.exec(text);
   if (part && !/\b(?:always|usually|mornings|often|only)\b/i.test(text)) {
     const named = inParagraph();
-    const day = named && named.day > dayOf(from) ? named.day : nextOf(part[0], kind, from);
+    const day = named && named.day > dayOf(from) ? named.day : dayOfPart(part[0], kind, from);
     if (day) return { day, time: null, others: [], words: part[0] };
   }
   // "It comes on Tuesday. Somebody should be there at nine.": on the day that was just named.

@@ -1,11 +1,12 @@
 import { tellingWords } from "../../finding/telling-words";
 import { BARE_ANSWER, isAnswerWithPlease, isInterjection, isThanksOnly, POINTS_BACK, TURNS_TO } from "../bare-answer";
 import { ASKER_CUES, OWNER_CUES } from "../cues";
+import { dueFor } from "../days-named";
 import type { OpenItem } from "../item";
 import { numberIn } from "../numbers";
 import { passedTo } from "../passed-to";
 import { pastOf } from "../past-of";
-import { dueFor, IS_IN_A_STATE, IS_THE_REST, mainClause } from "../said";
+import { IS_IN_A_STATE, IS_THE_REST, mainClause } from "../said";
 import type { Segment } from "../segments";
 import { step } from "./bonds";
 import { FORMS, SORRY, timeOf } from "./forms";
